@@ -1,0 +1,3 @@
+export type * from './types';
+export { catalogue } from './modules';
+export { findCatalogueFaults } from './faults';

@@ -1,0 +1,112 @@
+import { array, mixed, number, object, string, type AnyObjectSchema } from 'yup';
+import { UNITS } from '../quantity';
+import type { EventType } from './events';
+
+const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/;
+// NUL and lone surrogates cannot be stored as text.
+const PLAIN = /^(?:[^\u0000\ud800-\udfff]|[\ud800-\udbff][\udc00-\udfff])*$/;
+
+export const uuid = () => string().matches(UUID, '${path} is no identifier');
+export const plainText = (most: number) =>
+  string()
+    .max(most, '${path} is longer than ${max} characters')
+    .matches(PLAIN, '${path} has characters that cannot be stored');
+
+const key = () => plainText(200).required();
+
+const signature = object({
+  name: plainText(80).required(),
+  strokes: array(
+    array(number().integer().min(-50).max(1050).required()).min(4).max(4000).required(),
+  )
+    .min(1, 'a signature is drawn')
+    .max(120)
+    .required(),
+})
+  .noUnknown()
+  .required();
+
+const photo = object({
+  id: uuid().required(),
+  width: number().integer().min(1).max(20000).required(),
+  height: number().integer().min(1).max(20000).required(),
+}).noUnknown();
+
+const finite = () =>
+  number().test('finite', '${path} is no number', (n) => n === undefined || Number.isFinite(n));
+
+/** The payload of each type of event, version 1. */
+export const payloadSchemas: Readonly<Record<EventType, AnyObjectSchema>> = {
+  begun: object({
+    unitIds: array(uuid().required()).min(1).max(6).required(),
+    phase: string().oneOf(['pre-trip', 'post-trip']).required(),
+    catalogueVersion: plainText(40).required(),
+    policyId: plainText(40).required(),
+    circumstances: array(string().oneOf(['dark', 'wet', 'freezing']).required()).required(),
+    temperatureC: finite().min(-80).max(70),
+    place: plainText(120),
+  }).noUnknown(),
+  answered: object({
+    key: key(),
+    outcome: string().oneOf(['sound', 'not-looked', 'cleared']).required(),
+    reason: plainText(300).when('outcome', {
+      is: 'not-looked',
+      then: (schema) => schema.required('say why it could not be looked at').min(3),
+    }),
+  }).noUnknown(),
+  measured: object({
+    key: key(),
+    value: finite().required(),
+    unit: string().oneOf(Object.keys(UNITS)).required(),
+    typed: plainText(24).required(),
+    instrument: string().oneOf(['eye', 'gauge', 'sensor', 'simulated-sensor']).required(),
+  }).noUnknown(),
+  faulted: object({
+    key: key(),
+    defectId: uuid().required(),
+    symptomId: plainText(80).required(),
+    stepId: plainText(80),
+    spot: object({
+      x: finite().min(-50).max(50).required(),
+      y: finite().min(-50).max(50).required(),
+    })
+      .noUnknown()
+      .default(undefined)
+      .optional(),
+    note: plainText(1000),
+    photos: array(photo).max(6).required(),
+    fixed: plainText(300),
+    raisedTo: string().oneOf(['note', 'minor', 'major']),
+  }).noUnknown(),
+  acknowledged: object({ defectId: uuid().required() }).noUnknown(),
+  signed: object({
+    signature,
+    headline: string().oneOf(['rolls', 'limits', 'stays']).required(),
+  }).noUnknown(),
+  sealed: object({ reportId: uuid().required(), hash: plainText(100).required() }).noUnknown(),
+  certified: object({
+    defectId: uuid().required(),
+    outcome: string().oneOf(['repaired', 'no-repair-needed', 'deferred']).required(),
+    words: plainText(1000).min(3, 'say what was done or why').required('say what was done or why'),
+    until: string()
+      .matches(/^\d{4}-\d{2}-\d{2}$/)
+      .when('outcome', {
+        is: 'deferred',
+        then: (schema) => schema.required('a deferral needs a date'),
+      }),
+    signature,
+  }).noUnknown(),
+  annotated: object({ words: plainText(2000).min(2).required() }).noUnknown(),
+};
+
+export const envelopeSchema = object({
+  id: uuid().required(),
+  inspectionId: uuid().required(),
+  deviceId: uuid().required(),
+  actorId: uuid().required(),
+  at: number().integer().min(1_500_000_000_000).max(9_000_000_000_000).required(),
+  sequence: number().integer().min(0).max(2_147_483_647).required(),
+  version: number().oneOf([1]).required(),
+  type: plainText(40).required(),
+  payload: mixed().required(),
+}).noUnknown();

@@ -1,0 +1,190 @@
+import { isEventType } from './validate-event';
+import type {
+  AnsweredPayload,
+  AnyEvent,
+  BegunPayload,
+  CertifiedPayload,
+  FaultedPayload,
+  InspectionEvent,
+  MeasuredPayload,
+  SealedPayload,
+  SignedPayload,
+} from './events';
+
+export interface Stamp {
+  readonly eventId: string;
+  readonly actorId: string;
+  /** Milliseconds since 1970. */
+  readonly at: number;
+}
+
+export type Answer = Stamp &
+  (
+    | { readonly outcome: 'sound' }
+    | { readonly outcome: 'not-looked'; readonly reason: string }
+    | { readonly outcome: 'measured'; readonly readings: readonly (MeasuredPayload & Stamp)[] }
+    | {
+        readonly outcome: 'fault';
+        readonly fault: FaultedPayload;
+        readonly readings: readonly (MeasuredPayload & Stamp)[];
+      }
+  );
+
+export interface Inspection {
+  readonly id: string;
+  readonly begun?: BegunPayload & Stamp;
+  /** Present answer by check instance key. */
+  readonly answers: ReadonlyMap<string, Answer>;
+  /** Answers that a later one has replaced, oldest first. */
+  readonly replaced: ReadonlyMap<string, readonly Answer[]>;
+  readonly acknowledged: ReadonlyMap<string, Stamp>;
+  readonly signed?: SignedPayload & Stamp;
+  readonly sealed?: SealedPayload & Stamp;
+  readonly certifications: readonly (CertifiedPayload & Stamp)[];
+  readonly annotations: readonly ({ readonly words: string } & Stamp)[];
+  /** Entries of a newer kind that this version keeps but cannot read. */
+  readonly unread: number;
+  readonly lastAt: number;
+}
+
+type Draft = {
+  -readonly [K in keyof Inspection]: Inspection[K] extends ReadonlyMap<infer A, infer B>
+    ? Map<A, B>
+    : Inspection[K];
+};
+
+/** A device's own order. */
+function compareInDevice(a: AnyEvent, b: AnyEvent): number {
+  return a.sequence - b.sequence || compareText(a.id, b.id);
+}
+
+function compareText(a: string, b: string): number {
+  return a < b ? -1 : a > b ? 1 : 0;
+}
+
+/**
+ * The state of one inspection from its log. Pure; the same events in any order, or
+ * twice, give the same state. A later answer to a check wins and the former stays visible.
+ */
+export function fold(inspectionId: string, events: readonly AnyEvent[]): Inspection {
+  const once = new Map(events.map((event) => [event.id, event]));
+  const ordered = mergeDevices([...once.values()]);
+  const draft: Draft = {
+    id: inspectionId,
+    answers: new Map(),
+    replaced: new Map(),
+    acknowledged: new Map(),
+    certifications: [],
+    annotations: [],
+    unread: 0,
+    lastAt: 0,
+  };
+  for (const event of ordered) {
+    draft.lastAt = Math.max(draft.lastAt, event.at);
+    if (isEventType(event.type)) apply(draft, event as InspectionEvent);
+    else draft.unread += 1;
+  }
+  return draft;
+}
+
+/**
+ * Each device's own order is kept by its sequence, even when its clock jumped; the
+ * devices are woven together by time. A clock set back counts as standing still.
+ */
+function mergeDevices(events: readonly AnyEvent[]): AnyEvent[] {
+  const devices = new Map<string, AnyEvent[]>();
+  for (const event of events) {
+    const list = devices.get(event.deviceId);
+    if (list) list.push(event);
+    else devices.set(event.deviceId, [event]);
+  }
+  const timed: { readonly event: AnyEvent; readonly at: number }[] = [];
+  for (const list of devices.values()) {
+    let clock = 0;
+    for (const event of list.sort(compareInDevice)) {
+      clock = Math.max(clock, event.at);
+      timed.push({ event, at: clock });
+    }
+  }
+  return timed
+    .sort(
+      (a, b) =>
+        a.at - b.at ||
+        compareText(a.event.deviceId, b.event.deviceId) ||
+        compareInDevice(a.event, b.event),
+    )
+    .map(({ event }) => event);
+}
+
+function apply(draft: Draft, event: InspectionEvent): void {
+  const stamp: Stamp = { eventId: event.id, actorId: event.actorId, at: event.at };
+  switch (event.type) {
+    case 'begun':
+      draft.begun ??= { ...event.payload, ...stamp };
+      return;
+    case 'answered':
+      applyAnswered(draft, event.payload, stamp);
+      return;
+    case 'measured':
+      applyMeasured(draft, event.payload, stamp);
+      return;
+    case 'faulted':
+      replace(draft, event.payload.key, {
+        outcome: 'fault',
+        fault: event.payload,
+        readings: readingsOf(draft.answers.get(event.payload.key)),
+        ...stamp,
+      });
+      return;
+    case 'acknowledged':
+      if (!draft.acknowledged.has(event.payload.defectId))
+        draft.acknowledged.set(event.payload.defectId, stamp);
+      return;
+    case 'signed':
+      draft.signed ??= { ...event.payload, ...stamp };
+      return;
+    case 'sealed':
+      draft.sealed ??= { ...event.payload, ...stamp };
+      return;
+    case 'certified':
+      draft.certifications = [...draft.certifications, { ...event.payload, ...stamp }];
+      return;
+    case 'annotated':
+      draft.annotations = [...draft.annotations, { ...event.payload, ...stamp }];
+  }
+}
+
+function readingsOf(answer: Answer | undefined) {
+  return answer?.outcome === 'measured' || answer?.outcome === 'fault' ? answer.readings : [];
+}
+
+function applyAnswered(draft: Draft, payload: AnsweredPayload, stamp: Stamp): void {
+  const { key, outcome } = payload;
+  if (outcome === 'cleared') {
+    remember(draft, key);
+    draft.answers.delete(key);
+  } else if (outcome === 'sound') replace(draft, key, { outcome, ...stamp });
+  else replace(draft, key, { outcome, reason: payload.reason ?? '', ...stamp });
+}
+
+/** Readings gather until the answer is cleared or replaced: the second one is the repeat. */
+function applyMeasured(draft: Draft, payload: MeasuredPayload, stamp: Stamp): void {
+  const before = draft.answers.get(payload.key);
+  const readings =
+    before?.outcome === 'measured'
+      ? [...before.readings, { ...payload, ...stamp }]
+      : [{ ...payload, ...stamp }];
+  if (before?.outcome === 'measured')
+    draft.answers.set(payload.key, { outcome: 'measured', readings, ...stamp });
+  else replace(draft, payload.key, { outcome: 'measured', readings, ...stamp });
+}
+
+function replace(draft: Draft, key: string, answer: Answer): void {
+  remember(draft, key);
+  draft.answers.set(key, answer);
+}
+
+function remember(draft: Draft, key: string): void {
+  const before = draft.answers.get(key);
+  if (before) draft.replaced.set(key, [...(draft.replaced.get(key) ?? []), before]);
+}

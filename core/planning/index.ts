@@ -1,0 +1,1 @@
+export { orderWalk, type Stop } from './order-walk';

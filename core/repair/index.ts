@@ -1,0 +1,7 @@
+export {
+  acknowledge,
+  certify,
+  type CertifyRefusal,
+  type CertifyRequest,
+  type DefectStatus,
+} from './life';

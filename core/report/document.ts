@@ -1,0 +1,126 @@
+import type { Capability, Circumstance, Phase } from '../catalogue';
+import type { Grade, Headline, Reason } from '../grading';
+import type { Instrument, Signature } from '../inspection';
+import type { UnitName } from '../quantity';
+
+export const REPORT_FORMAT = 'nazar-report';
+export const REPORT_VERSION = 1;
+
+export interface ReportReading {
+  /** SI. */
+  readonly value: number;
+  readonly unit: UnitName;
+  readonly typed: string;
+  readonly instrument: Instrument;
+  readonly at: string;
+  readonly limit?: {
+    readonly side: 'below' | 'above';
+    readonly value: number;
+    readonly source: string;
+  };
+}
+
+export interface ReportAnswer {
+  readonly key: string;
+  readonly unit: string;
+  readonly check: string;
+  readonly title: string;
+  readonly place?: string;
+  readonly outcome: 'sound' | 'note' | 'minor' | 'major' | 'not-looked';
+  readonly reason?: string;
+  readonly at: string;
+  readonly readings?: readonly ReportReading[];
+  /** How many earlier answers to the same check this one replaced. */
+  readonly replaced?: number;
+}
+
+export interface ReportPhoto {
+  readonly id: string;
+  readonly width: number;
+  readonly height: number;
+  /** Hex SHA-256 of the stored picture; missing when it had not arrived at sealing. */
+  readonly sha256?: string;
+}
+
+export interface ReportDefect {
+  readonly id: string;
+  readonly key: string;
+  readonly unit: string;
+  readonly title: string;
+  readonly place?: string;
+  readonly symptom: string;
+  readonly extent?: string;
+  readonly grade: Grade;
+  readonly blocks: readonly Capability[];
+  readonly reasons: readonly Reason[];
+  readonly condition?: string;
+  readonly fixed?: string;
+  readonly note?: string;
+  readonly photos: readonly ReportPhoto[];
+  /** Metres in the frame of the unit. */
+  readonly spot?: { readonly x: number; readonly y: number };
+}
+
+/** What one walk found, complete in itself. Times are ISO 8601 in UTC. */
+export interface Report {
+  readonly format: typeof REPORT_FORMAT;
+  readonly version: typeof REPORT_VERSION;
+  readonly id: string;
+  readonly inspection: string;
+  readonly organisation: string;
+  readonly depot: string;
+  readonly units: readonly {
+    readonly id: string;
+    readonly number: string;
+    readonly title: string;
+    readonly plate: string;
+    readonly module: string;
+  }[];
+  readonly phase: Phase;
+  readonly catalogue: string;
+  readonly policy: { readonly id: string; readonly title: string };
+  readonly conditions: {
+    readonly circumstances: readonly Circumstance[];
+    readonly temperatureC?: number;
+    readonly place?: string;
+  };
+  readonly begun: string;
+  readonly signedAt: string;
+  readonly driver: { readonly id: string; readonly name: string };
+  readonly odometer?: number;
+  readonly answers: readonly ReportAnswer[];
+  readonly defects: readonly ReportDefect[];
+  readonly carried: readonly {
+    readonly about: string;
+    readonly title: string;
+    readonly grade: Grade;
+    readonly words: string;
+  }[];
+  readonly acknowledged: readonly { readonly defect: string; readonly at: string }[];
+  readonly verdict: {
+    readonly headline: Headline;
+    /** What the driver's phone showed when it was signed. */
+    readonly shown: string;
+    readonly capabilities: readonly {
+      readonly capability: Capability;
+      readonly state: 'clear' | 'limited' | 'blocked';
+      readonly because: readonly string[];
+    }[];
+    readonly conditions: readonly string[];
+  };
+  readonly signature: Signature;
+}
+
+/** What came after the seal: never a change of the report, always an entry of its own. */
+export interface Addition {
+  readonly id: string;
+  readonly kind: 'certified' | 'acknowledged' | 'annotated';
+  readonly report: string;
+  readonly at: string;
+  readonly by: { readonly id: string; readonly name: string };
+  readonly defect?: string;
+  readonly outcome?: string;
+  readonly words?: string;
+  readonly until?: string;
+  readonly signature?: Signature;
+}

@@ -1,0 +1,146 @@
+/**
+ * The published JSON Schema (draft-07) of an exported report. Additional properties
+ * are refused, so that nothing unsealed can hide in a file.
+ */
+const text = { type: 'string' } as const;
+const time = { type: 'string', format: 'date-time' } as const;
+const id = { type: 'string', minLength: 1 } as const;
+const grade = { enum: ['sound', 'note', 'minor', 'major'] } as const;
+const hex = (digits: number) => ({ type: 'string', pattern: `^[0-9a-f]{${digits}}$` }) as const;
+const list = (items: object) => ({ type: 'array', items }) as const;
+
+function shape(required: Record<string, object>, optional: Record<string, object> = {}) {
+  return {
+    type: 'object',
+    properties: { ...required, ...optional },
+    required: Object.keys(required),
+    additionalProperties: false,
+  } as const;
+}
+
+const signature = shape({ name: text, strokes: list(list({ type: 'integer' })) });
+const person = shape({ id, name: text });
+const reading = shape(
+  {
+    value: { type: 'number', description: 'SI' },
+    unit: text,
+    typed: text,
+    instrument: { enum: ['eye', 'gauge', 'sensor', 'simulated-sensor'] },
+    at: time,
+  },
+  {
+    limit: shape({
+      side: { enum: ['below', 'above'] },
+      value: { type: 'number', description: 'SI' },
+      source: text,
+    }),
+  },
+);
+const seal = shape({
+  algorithm: { const: 'Ed25519' },
+  canonical: { const: 'RFC 8785' },
+  hash: hex(64),
+  parts: { type: 'object', additionalProperties: hex(16) },
+  chain: list(shape({ unit: id, sequence: { type: 'integer', minimum: 1 }, previous: hex(64) })),
+  sealedAt: time,
+  key: hex(64),
+  signature: hex(128),
+});
+const report = shape(
+  {
+    format: { const: 'nazar-report' },
+    version: { const: 1 },
+    id,
+    inspection: id,
+    organisation: text,
+    depot: text,
+    units: {
+      ...list(shape({ id, number: text, title: text, plate: text, module: text })),
+      minItems: 1,
+    },
+    phase: { enum: ['pre-trip', 'post-trip'] },
+    catalogue: text,
+    policy: shape({ id, title: text }),
+    conditions: shape(
+      { circumstances: list({ enum: ['dark', 'wet', 'freezing'] }) },
+      { temperatureC: { type: 'number' }, place: text },
+    ),
+    begun: time,
+    signedAt: time,
+    driver: person,
+    answers: list(
+      shape(
+        {
+          key: id,
+          unit: text,
+          check: id,
+          title: text,
+          outcome: { enum: ['sound', 'note', 'minor', 'major', 'not-looked'] },
+          at: time,
+        },
+        { place: text, reason: text, readings: list(reading), replaced: { type: 'integer' } },
+      ),
+    ),
+    defects: list(
+      shape(
+        {
+          id,
+          key: id,
+          unit: text,
+          title: text,
+          symptom: text,
+          grade,
+          blocks: list(text),
+          reasons: list(shape({ code: text, words: text })),
+          photos: list(
+            shape(
+              { id, width: { type: 'integer' }, height: { type: 'integer' } },
+              { sha256: hex(64) },
+            ),
+          ),
+        },
+        {
+          place: text,
+          extent: text,
+          condition: text,
+          fixed: text,
+          note: text,
+          spot: shape({ x: { type: 'number' }, y: { type: 'number' } }),
+        },
+      ),
+    ),
+    carried: list(shape({ about: id, title: text, grade, words: text })),
+    acknowledged: list(shape({ defect: id, at: time })),
+    verdict: shape({
+      headline: { enum: ['rolls', 'limits', 'stays'] },
+      shown: text,
+      capabilities: list(
+        shape({
+          capability: text,
+          state: { enum: ['clear', 'limited', 'blocked'] },
+          because: list(text),
+        }),
+      ),
+      conditions: list(text),
+    }),
+    signature,
+  },
+  { odometer: { type: 'number', description: 'metres' } },
+);
+const addition = shape(
+  {
+    id,
+    kind: { enum: ['certified', 'acknowledged', 'annotated'] },
+    report: id,
+    at: time,
+    by: person,
+  },
+  { defect: id, outcome: text, words: text, until: text, signature },
+);
+
+export const reportSchema = {
+  $schema: 'http://json-schema.org/draft-07/schema#',
+  $id: 'nazar-report-1.schema.json',
+  title: 'Nazar vehicle inspection report, version 1',
+  ...shape({ report, seal, additions: list(shape({ addition, seal })) }),
+} as const;

@@ -1,0 +1,136 @@
+import type {
+  Capability,
+  Catalogue,
+  Check,
+  Circumstance,
+  Module,
+  Phase,
+  Place,
+  Zone,
+} from '../catalogue';
+import { placeUnits, type PlacedUnit } from './place';
+
+/** A unit as the depot keeps it. Specification values are SI. */
+export interface Unit {
+  readonly id: string;
+  readonly number: string;
+  readonly title: string;
+  readonly plate: string;
+  readonly moduleId: string;
+  readonly specification: Readonly<Record<string, number>>;
+}
+
+/** One thing to look at on one unit: the check, and which wheel or lamp. */
+export interface CheckInstance {
+  /** `unit id/check id/place id`, stable for the life of the unit. */
+  readonly key: string;
+  readonly unit: Unit;
+  readonly check: Check;
+  readonly place?: Place;
+  readonly zoneKey: string;
+  /** Metres in the rig's frame. */
+  readonly x: number;
+  readonly y: number;
+}
+
+export interface RigZone extends Zone {
+  /** `unit id/zone id`. */
+  readonly key: string;
+  readonly unit: Unit;
+}
+
+export interface Rig {
+  readonly units: readonly PlacedUnit[];
+  readonly length: number;
+  readonly width: number;
+  readonly height: number;
+  readonly towing: boolean;
+  /** More than one air-braked vehicle share the air. */
+  readonly combinationAir: boolean;
+  readonly zones: readonly RigZone[];
+  readonly instances: readonly CheckInstance[];
+  readonly capabilities: readonly Capability[];
+}
+
+export interface RigRequest {
+  /** Front to rear. */
+  readonly units: readonly Unit[];
+  readonly phase: Phase;
+  /** Facts of the moment; `towing` is added by the rig itself. */
+  readonly circumstances: readonly Circumstance[];
+  readonly catalogue: Catalogue;
+}
+
+/**
+ * Joins units into one rig: outline and zones in metres, and every check of this
+ * phase once for each wheel, lamp and side that it is asked of.
+ * @throws {RangeError} when the units do not make a rig; the message says which and why.
+ */
+export function composeRig(request: RigRequest): Rig {
+  const placed = placeUnits(request.units, request.catalogue);
+  const towing = placed.length > 1;
+  const circumstances = new Set<Circumstance>(request.circumstances);
+  if (towing) circumstances.add('towing');
+  const zones = placed.flatMap((unit) => unit.module.zones.map((zone) => toRigZone(unit, zone)));
+  const instances = placed.flatMap((unit) =>
+    unit.module.checks
+      .filter((check) => check.phases.includes(request.phase))
+      .filter((check) => check.when?.every((each) => circumstances.has(each)) ?? true)
+      .flatMap((check) => toInstances(unit, check)),
+  );
+  return {
+    units: placed,
+    length: Math.max(...placed.map((unit) => unit.offset + unit.module.length)),
+    width: Math.max(...placed.map((unit) => unit.module.width)),
+    height: Math.max(...placed.map((unit) => unit.module.height)),
+    towing,
+    combinationAir: placed.filter((unit) => unit.module.airBrakes).length > 1,
+    zones,
+    instances,
+    capabilities: rigCapabilities(placed.map((unit) => unit.module)),
+  };
+}
+
+/** The first unit's capabilities; `tow` only when something is behind it. */
+function rigCapabilities(modules: readonly Module[]): Capability[] {
+  const [first, ...behind] = modules;
+  return first.capabilities.filter((each) => each !== 'tow' || behind.length > 0);
+}
+
+function toRigZone(placed: PlacedUnit, zone: Zone): RigZone {
+  // The gap between coupled vehicles is no passage: what stands there is seen from the driver's side.
+  const inGap =
+    placed.followed &&
+    zone.round === 'outside' &&
+    zone.x > placed.module.length - 0.1 &&
+    Math.abs(zone.y) < placed.module.width / 2;
+  return {
+    ...zone,
+    key: `${placed.unit.id}/${zone.id}`,
+    unit: placed.unit,
+    x: placed.offset + (inGap ? placed.module.length : zone.x),
+    y: inGap ? -(placed.module.width / 2 + 0.8) : zone.y,
+  };
+}
+
+function toInstances(placed: PlacedUnit, check: Check): CheckInstance[] {
+  const { unit, module, offset } = placed;
+  const one = (zoneId: string, x: number, y: number, place?: Place): CheckInstance => ({
+    key: place ? `${unit.id}/${check.id}/${place.id}` : `${unit.id}/${check.id}`,
+    unit,
+    check,
+    place,
+    zoneKey: `${unit.id}/${zoneId}`,
+    x: offset + x,
+    y,
+  });
+  if (!check.each) {
+    const zone = module.zones.find((each) => each.id === check.zone);
+    const inward = zone ? Math.sign(zone.y) * Math.min(Math.abs(zone.y), module.width / 2) : 0;
+    const along = Math.min(Math.max(zone?.x ?? 0, 0), module.length);
+    return [one(check.zone, along, inward)];
+  }
+  return module.places
+    .filter((place) => place.sorts.includes(check.each as string))
+    .map((place) => one(place.zone, place.x, place.y, place));
+}
