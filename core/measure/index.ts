@@ -1,9 +1,10 @@
 export {
   applicableLimits,
   findImpossible,
-  firstLimit,
   judgeReading,
+  soundRange,
   type AppliedLimit,
   type Impossible,
   type Judgement,
+  type SoundRange,
 } from './judge-reading';

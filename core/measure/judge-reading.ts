@@ -75,21 +75,30 @@ export function judgeReading(request: JudgeRequest): Judgement {
     if (values.length === 1 && Math.abs(worst - limit.value) <= uncertainty)
       return { outcome: 'again', symptom: band.symptom, limit };
     if (beyond > 0) return { outcome: 'out', symptom: band.symptom, limit };
-    nearest ??= limit;
+    if (!nearest || Math.abs(limit.value - worst) < Math.abs(nearest.value - worst))
+      nearest = limit;
   }
   return { outcome: 'within', limit: nearest };
 }
 
-/** The limit that is shown beside the keypad: the first that applies. */
-export function firstLimit(
+export interface SoundRange {
+  readonly least?: AppliedLimit;
+  readonly most?: AppliedLimit;
+}
+
+/** Between which limits a reading is sound without a remark: the tightest of each side. */
+export function soundRange(
   reading: Reading,
   specification: Readonly<Record<string, number>>,
   combinationAir: boolean,
-): AppliedLimit | undefined {
-  const band = reading.bands.find(
-    (each) => !each.only || (each.only === 'combination') === combinationAir,
-  );
-  return band && applyLimit(band, specification);
+): SoundRange {
+  const limits = applicableLimits(reading, specification, combinationAir);
+  const below = limits.filter(({ side }) => side === 'below').map(({ value }) => value);
+  const above = limits.filter(({ side }) => side === 'above').map(({ value }) => value);
+  return {
+    least: limits.find(({ side, value }) => side === 'below' && value === Math.max(...below)),
+    most: limits.find(({ side, value }) => side === 'above' && value === Math.min(...above)),
+  };
 }
 
 /** All limits that apply, for a gauge to draw. */

@@ -6,6 +6,7 @@ import type { Addition, Report } from './document';
 
 /** The unit's previous report, so that none can be left out unseen. */
 export interface ChainLink {
+  /** Id of the unit; in the seal of an addition, id of the report that it was added to. */
   readonly unit: string;
   /** 1 for the first report of the unit. */
   readonly sequence: number;

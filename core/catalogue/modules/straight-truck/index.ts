@@ -13,7 +13,7 @@ export const straightTruck: Module = {
   length: LENGTH,
   width: WIDTH,
   height: HEIGHT,
-  capabilities: ['road', 'tow', 'yard'],
+  capabilities: ['road', 'tow'],
   joints: { rear: { sort: 'pintle', x: LENGTH } },
   zones,
   places,

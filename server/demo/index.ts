@@ -1,0 +1,2 @@
+export { seedDemo } from './seed';
+export { people as demoPeople } from './world';

@@ -1,0 +1,79 @@
+import { createHash } from 'node:crypto';
+import { uuid } from '@nazar/core/inspection';
+import express, { Router } from 'express';
+import type { Knex } from 'knex';
+import sharp from 'sharp';
+import { inOrganisation } from '../store/connection';
+import { findPhoto, insertPhoto } from '../store/photos';
+import { personOf } from './authenticate';
+import { Problem } from './problems';
+import { limitRate } from './rate-limits';
+
+const MOST_BYTES = 8 * 1024 * 1024;
+const MOST_PIXELS = 60_000_000;
+const LONG_SIDE = 1600;
+
+/**
+ * PUT /photos/:id?inspection=… (image bytes) → 204; re-encoded, turned upright, without metadata.
+ * 413 too-large above 8 MB, 422 not-a-picture. GET /photos/:id → image/jpeg.
+ */
+export function photosRouter(db: Knex): Router {
+  const router = Router();
+
+  router.put(
+    '/photos/:id',
+    limitRate(db, 'photos', 120),
+    express.raw({ type: () => true, limit: MOST_BYTES }),
+    async (request, response) => {
+      const person = personOf(request);
+      const id = await uuid().required().validate(request.params.id);
+      const inspectionId = await uuid().required().validate(request.query.inspection);
+      const picture = await reencode(request.body as Buffer);
+      await inOrganisation(db, person.organisationId, (trx) =>
+        insertPhoto(trx, {
+          id,
+          organisationId: person.organisationId,
+          inspectionId,
+          sha256: createHash('sha256').update(picture.data).digest('hex'),
+          width: picture.info.width,
+          height: picture.info.height,
+          bytes: picture.data,
+        }),
+      );
+      response.status(204).end();
+    },
+  );
+
+  router.get('/photos/:id', async (request, response) => {
+    const person = personOf(request);
+    const id = await uuid().required().validate(request.params.id);
+    const bytes = await inOrganisation(db, person.organisationId, (trx) => findPhoto(trx, id));
+    if (!bytes) throw new Problem(404, 'not-found', 'This picture is not here, or not yet.');
+    response
+      .set('Cache-Control', 'private, max-age=31536000, immutable')
+      .type('image/jpeg')
+      .send(bytes);
+  });
+
+  return router;
+}
+
+async function reencode(bytes: Buffer) {
+  if (!Buffer.isBuffer(bytes) || bytes.length === 0) throw notAPicture();
+  try {
+    return await sharp(bytes, { limitInputPixels: MOST_PIXELS, failOn: 'error' })
+      .rotate()
+      .resize({ width: LONG_SIDE, height: LONG_SIDE, fit: 'inside', withoutEnlargement: true })
+      .jpeg({ quality: 78, mozjpeg: true })
+      .toBuffer({ resolveWithObject: true });
+  } catch {
+    throw notAPicture();
+  }
+}
+
+const notAPicture = () =>
+  new Problem(
+    422,
+    'not-a-picture',
+    'This file is no picture that can be read. Take the photo again.',
+  );

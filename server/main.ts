@@ -1,0 +1,45 @@
+import { createServer } from 'node:http';
+import { catalogue } from '@nazar/core/catalogue';
+import { readConfiguration } from './configuration';
+import { createApp } from './http/app';
+import { openSealKey } from './report/seal-key';
+import { sealAllPending } from './report/seal-pending';
+import { keepCatalogueVersion } from './store/catalogue-versions';
+import { connectServing } from './store/connection';
+import { rememberSealKey } from './store/reports';
+
+/** Starts one stateless server process and stops it cleanly on a signal. */
+async function main(): Promise<void> {
+  const configuration = readConfiguration(process.env);
+  const db = connectServing(configuration.databaseUrl);
+  const key = openSealKey(configuration.sealKeyFile);
+  await keepCatalogueVersion(db, catalogue);
+  await rememberSealKey(db, key.publicKey);
+  await sealAllPending(db, key, new Date());
+  const server = createServer(createApp({ db, key, configuration }));
+  // A walk that was stored but not sealed (a crash in between) is sealed within a minute.
+  const sweep = setInterval(() => {
+    sealAllPending(db, key, new Date()).catch(() => undefined);
+  }, 60_000);
+  server.listen(configuration.port, configuration.host, () => {
+    process.stdout.write(`listening on http://${configuration.host}:${configuration.port}\n`);
+  });
+  server.on('error', (error) => {
+    process.stderr.write(`${error.message}\n`);
+    process.exitCode = 1;
+    stop();
+  });
+  const stop = () => {
+    clearInterval(sweep);
+    server.closeIdleConnections();
+    server.close(() => void db.destroy());
+    setTimeout(() => server.closeAllConnections(), 2000).unref();
+  };
+  process.once('SIGTERM', stop);
+  process.once('SIGINT', stop);
+}
+
+main().catch((error: unknown) => {
+  process.stderr.write(`${error instanceof Error ? error.message : String(error)}\n`);
+  process.exitCode = 1;
+});

@@ -1,0 +1,171 @@
+import { fold, type Inspection } from '@nazar/core/inspection';
+import { buildReport, FIRST_LINK, makeSeal, type Addition } from '@nazar/core/report';
+import { policyById } from '@nazar/core/grading';
+import type { Knex } from 'knex';
+import { v5 as uuidFromName } from 'uuid';
+import { stand } from '../intake/take-in';
+import { inOrganisation } from '../store/connection';
+import { lockLog, readLog } from '../store/events';
+import { photoHashes } from '../store/photos';
+import { findReport, insertAddition, insertReport, lockChainHeads } from '../store/reports';
+import { findUnits } from '../store/units';
+import type { SealKey } from './seal-key';
+
+/** One report for one inspection, whoever asks first. */
+const REPORT_NAMESPACE = '6f1f6f0e-7f0a-5d3b-9b52-3d2e9d1c8a11';
+
+/** Seals the report of a signed inspection; does nothing when it is sealed or not signed. Returns the report's id. */
+export async function sealInspection(
+  db: Knex,
+  key: SealKey,
+  organisationId: string,
+  inspectionId: string,
+  now: Date,
+): Promise<string | undefined> {
+  return inOrganisation(db, organisationId, async (trx) => {
+    await lockLog(trx, inspectionId);
+    const row = await trx('inspections').where({ id: inspectionId }).first();
+    if (!row?.signed_at || row.report_id) return row?.report_id ?? undefined;
+    const inspection = fold(inspectionId, await readLog(trx, inspectionId));
+    const { begun, signed } = inspection;
+    if (!begun || !signed) return undefined;
+    const units = await findUnits(trx, begun.unitIds);
+    const { rig, assessment } = await stand(trx, inspection, units);
+    const names = await findNames(trx, organisationId, row.depot_id, begun.actorId);
+    const report = buildReport({
+      id: uuidFromName(inspectionId, REPORT_NAMESPACE),
+      inspection,
+      rig,
+      assessment,
+      policy: policyById(begun.policyId),
+      ...names,
+      photoHashes: await photoHashes(trx, inspectionId),
+    });
+    const heads = await lockChainHeads(trx, begun.unitIds);
+    const seal = makeSeal(report, {
+      chain: begun.unitIds.map((unit) => {
+        const head = heads.find((each) => each.unitId === unit);
+        return { unit, sequence: (head?.sequence ?? 0) + 1, previous: head?.hash ?? FIRST_LINK };
+      }),
+      sealedAt: now.toISOString(),
+      publicKey: key.publicKey,
+      sign: key.sign,
+    });
+    await insertReport(trx, { organisationId, inspectionId, report, seal });
+    await trx('events').insert({
+      id: uuidFromName(`sealed ${inspectionId}`, REPORT_NAMESPACE),
+      organisation_id: organisationId,
+      inspection_id: inspectionId,
+      device_id: uuidFromName('server', REPORT_NAMESPACE),
+      actor_id: signed.actorId,
+      at: now,
+      sequence: 0,
+      type: 'sealed',
+      version: 1,
+      payload: { reportId: report.id, hash: seal.hash },
+    });
+    await trx('inspections').where({ id: inspectionId }).update({ report_id: report.id });
+    return report.id;
+  });
+}
+
+async function findNames(trx: Knex, organisationId: string, depotId: string, personId: string) {
+  const organisation = await trx('organisations').where({ id: organisationId }).first('name');
+  const depot = await trx('depots').where({ id: depotId }).first('name');
+  const driver = await trx('people').where({ id: personId }).first('id', 'name');
+  return {
+    organisation: organisation.name as string,
+    depot: depot.name as string,
+    driver: { id: driver.id as string, name: driver.name as string },
+  };
+}
+
+/** Seals what was added to a sealed report since: certifications, acknowledgements, notes. */
+export async function sealAdditions(
+  db: Knex,
+  key: SealKey,
+  organisationId: string,
+  inspectionId: string,
+  now: Date,
+): Promise<void> {
+  await inOrganisation(db, organisationId, async (trx) => {
+    await lockLog(trx, inspectionId);
+    const row = await trx('inspections').where({ id: inspectionId }).first('report_id');
+    if (!row?.report_id) return;
+    const file = await findReport(trx, row.report_id);
+    if (!file) return;
+    const inspection = fold(inspectionId, await readLog(trx, inspectionId));
+    const have = new Set(file.additions.map(({ addition }) => addition.id));
+    const missing = (await listAdditions(trx, inspection, row.report_id)).filter(
+      ({ id }) => !have.has(id),
+    );
+    for (const addition of missing) {
+      const seal = makeSeal(addition, {
+        // An addition hangs on its report, not on the unit's next one.
+        chain: [{ unit: file.report.id, sequence: 1, previous: file.seal.hash }],
+        sealedAt: now.toISOString(),
+        publicKey: key.publicKey,
+        sign: key.sign,
+      });
+      await insertAddition(trx, organisationId, inspectionId, { addition, seal });
+    }
+  });
+}
+
+async function listAdditions(
+  trx: Knex,
+  inspection: Inspection,
+  report: string,
+): Promise<Addition[]> {
+  const signedAt = inspection.signed?.at ?? Infinity;
+  const notes = inspection.annotations.filter((note) => note.at >= signedAt);
+  const read = await trx('defects')
+    .where({ inspection_id: inspection.id })
+    .whereNotNull('acknowledged_at')
+    .select('id', 'acknowledged_at', 'acknowledged_by');
+  const actors = [
+    ...[...inspection.certifications, ...notes].map((each) => each.actorId),
+    ...read.map((each) => each.acknowledged_by as string),
+  ];
+  const people = await trx('people').whereIn('id', actors).select('id', 'name');
+  const by = (id: string) => ({ id, name: people.find((each) => each.id === id)?.name ?? '' });
+  const at = (milliseconds: number) => new Date(milliseconds).toISOString();
+  return [
+    ...inspection.certifications.map((each): Addition => ({
+      id: each.eventId,
+      kind: 'certified',
+      report,
+      at: at(each.at),
+      by: by(each.actorId),
+      defect: each.defectId,
+      outcome: each.outcome,
+      words: each.words,
+      ...(each.until && { until: each.until }),
+      signature: each.signature,
+    })),
+    ...notes.map((each): Addition => ({
+      id: each.eventId,
+      kind: 'annotated',
+      report,
+      at: at(each.at),
+      by: by(each.actorId),
+      words: each.words,
+    })),
+  ];
+}
+
+/** Seals whatever a crash left signed and unsealed. Returns how many. */
+export async function sealAllPending(db: Knex, key: SealKey, now: Date): Promise<number> {
+  let count = 0;
+  for (const { id } of await db('organisations').select('id')) {
+    const pending = await inOrganisation(db, id, (trx) =>
+      trx('inspections')
+        .whereNotNull('signed_at')
+        .whereNull('report_id')
+        .orderBy('signed_at')
+        .select('id'),
+    );
+    for (const row of pending) if (await sealInspection(db, key, id, row.id, now)) count += 1;
+  }
+  return count;
+}

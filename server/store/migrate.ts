@@ -1,0 +1,26 @@
+import type { Knex } from 'knex';
+import * as first from './migrations/2026-11-25-first';
+
+interface Migration {
+  readonly name: string;
+  readonly up: (db: Knex) => Promise<void>;
+}
+
+// Forward only; each must be safe on a filled database.
+const MIGRATIONS: readonly Migration[] = [{ name: '2026-11-25-first', up: first.up }];
+
+const migrationSource: Knex.MigrationSource<Migration> = {
+  getMigrations: () => Promise.resolve([...MIGRATIONS]),
+  getMigrationName: (migration) => migration.name,
+  getMigration: (migration) =>
+    Promise.resolve({
+      up: migration.up,
+      down: () => Promise.reject(new Error('Migrations only go forward.')),
+    }),
+};
+
+/** Brings the database to the present shape; returns the names of what was done. */
+export async function migrate(db: Knex): Promise<string[]> {
+  const [, done] = (await db.migrate.latest({ migrationSource })) as [number, string[]];
+  return done;
+}

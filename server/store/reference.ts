@@ -1,0 +1,83 @@
+import { catalogue } from '@nazar/core/catalogue';
+import type { Knex } from 'knex';
+import { defectsOfUnits } from './defects';
+import { listSealKeys } from './reports';
+import type { Person } from './sessions';
+import { listRigs, listUnits } from './units';
+
+/** What a phone caches to work offline. Each query is served by an index. */
+export async function readReference(trx: Knex, person: Person) {
+  const [organisation, depot, units, rigs, sealKeys] = await Promise.all([
+    trx('organisations').where({ id: person.organisationId }).first(),
+    trx('depots').where({ id: person.depotId }).first(),
+    listUnits(trx, person.depotId),
+    listRigs(trx, person.depotId),
+    listSealKeys(trx),
+  ]);
+  const unitIds = units.map((unit) => unit.id);
+  return {
+    catalogueVersion: catalogue.version,
+    organisation: organisation.name as string,
+    habit: organisation.units_habit as 'metric' | 'customary',
+    depot: {
+      id: depot.id as string,
+      name: depot.name as string,
+      policyId: depot.policy_id as string,
+    },
+    units,
+    rigs,
+    sealKeys,
+    defects: await defectsOfUnits(trx, unitIds),
+    lastReadings: await lastReadings(trx, unitIds),
+    lastReports: await lastReports(trx, unitIds),
+    serverTime: Date.now(),
+  };
+}
+
+/** The newest reading of each check instance of each unit, of the last three months. */
+async function lastReadings(trx: Knex, unitIds: readonly string[]) {
+  const { rows } = await trx.raw(
+    `select distinct on (unit_id, key) key, value, unit, at
+       from readings
+      where unit_id = any(?::uuid[]) and at > now() - interval '92 days'
+      order by unit_id, key, at desc`,
+    [[...unitIds]],
+  );
+  return (rows as { key: string; value: number; unit: string; at: Date }[]).map((row) => ({
+    key: row.key,
+    value: row.value,
+    unit: row.unit,
+    at: row.at.toISOString(),
+  }));
+}
+
+async function lastReports(trx: Knex, unitIds: readonly string[]) {
+  const { rows } = await trx.raw(
+    `select u.id as unit_id, i.id, i.report_id, i.phase, i.headline, i.signed_at, p.name as driver
+       from unnest(?::uuid[]) as u(id)
+       cross join lateral (
+         select inspection_id from inspection_units
+          where unit_id = u.id and signed_at is not null
+          order by signed_at desc limit 1) as latest
+       join inspections i on i.id = latest.inspection_id
+       left join people p on p.id = i.driver_id`,
+    [[...unitIds]],
+  );
+  return (rows as LastReportRow[]).map((row) => ({
+    unitId: row.unit_id,
+    reportId: row.report_id,
+    phase: row.phase,
+    headline: row.headline,
+    signedAt: row.signed_at.toISOString(),
+    driver: row.driver ?? '',
+  }));
+}
+
+interface LastReportRow {
+  readonly unit_id: string;
+  readonly report_id: string | null;
+  readonly phase: string;
+  readonly headline: string;
+  readonly signed_at: Date;
+  readonly driver: string | null;
+}

@@ -1,0 +1,66 @@
+import { createHash, randomBytes } from 'node:crypto';
+import type { Knex } from 'knex';
+import { inOrganisation } from './connection';
+
+export interface Person {
+  readonly id: string;
+  readonly organisationId: string;
+  readonly depotId: string;
+  readonly name: string;
+  readonly role: 'driver' | 'mechanic' | 'supervisor';
+}
+
+function hashToken(token: string): string {
+  return createHash('sha256').update(token).digest('hex');
+}
+
+/** Opens a session and returns its token, of which only the hash is kept. */
+export async function openSession(
+  db: Knex,
+  person: Pick<Person, 'id' | 'organisationId'>,
+  hours: number,
+): Promise<string> {
+  const token = randomBytes(32).toString('base64url');
+  await db('sessions').where('expires_at', '<', db.fn.now()).delete();
+  await db('sessions').insert({
+    token_hash: hashToken(token),
+    person_id: person.id,
+    organisation_id: person.organisationId,
+    expires_at: new Date(Date.now() + hours * 3_600_000),
+  });
+  return token;
+}
+
+/** The person of a live session; undefined when it is unknown or has run out. */
+export async function findSession(db: Knex, token: string): Promise<Person | undefined> {
+  const session = await db('sessions')
+    .where({ token_hash: hashToken(token) })
+    .where('expires_at', '>', db.fn.now())
+    .first('person_id', 'organisation_id');
+  return session && findPerson(db, session.organisation_id, session.person_id);
+}
+
+export async function closeSession(db: Knex, token: string): Promise<void> {
+  await db('sessions')
+    .where({ token_hash: hashToken(token) })
+    .delete();
+}
+
+export async function findPerson(
+  db: Knex,
+  organisationId: string,
+  personId: string,
+): Promise<Person | undefined> {
+  return inOrganisation(db, organisationId, async (trx) => {
+    const row = await trx('people').where({ id: personId }).first();
+    return (
+      row && {
+        id: row.id,
+        organisationId: row.organisation_id,
+        depotId: row.depot_id,
+        name: row.name,
+        role: row.role,
+      }
+    );
+  });
+}

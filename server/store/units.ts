@@ -1,0 +1,50 @@
+import type { Unit } from '@nazar/core/rig';
+import type { Knex } from 'knex';
+
+export interface DepotUnit extends Unit {
+  readonly depotId: string;
+}
+
+interface UnitRow {
+  id: string;
+  depot_id: string;
+  number: string;
+  title: string;
+  plate: string;
+  module_id: string;
+  specification: Record<string, number>;
+}
+
+function toUnit(row: UnitRow): DepotUnit {
+  return {
+    id: row.id,
+    depotId: row.depot_id,
+    number: row.number,
+    title: row.title,
+    plate: row.plate,
+    moduleId: row.module_id,
+    specification: row.specification,
+  };
+}
+
+/** Units in the order of `ids`; those of another organisation are simply not there. */
+export async function findUnits(trx: Knex, ids: readonly string[]): Promise<DepotUnit[]> {
+  const rows = await trx<UnitRow>('units').whereIn('id', [...ids]);
+  return ids.flatMap((id) => rows.filter((row) => row.id === id).map(toUnit));
+}
+
+export async function listUnits(trx: Knex, depotId: string): Promise<DepotUnit[]> {
+  const rows = await trx<UnitRow>('units').where({ depot_id: depotId }).orderBy('number');
+  return rows.map(toUnit);
+}
+
+export interface UsualRig {
+  readonly id: string;
+  readonly title: string;
+  readonly unitIds: readonly string[];
+}
+
+export async function listRigs(trx: Knex, depotId: string): Promise<UsualRig[]> {
+  const rows = await trx('rigs').where({ depot_id: depotId }).orderBy('title');
+  return rows.map((row) => ({ id: row.id, title: row.title, unitIds: row.unit_ids }));
+}
