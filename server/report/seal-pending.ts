@@ -2,7 +2,7 @@ import { fold, type Inspection } from '@nazar/core/inspection';
 import { buildReport, FIRST_LINK, makeSeal, type Addition } from '@nazar/core/report';
 import { policyById } from '@nazar/core/grading';
 import type { Knex } from 'knex';
-import { v5 as uuidFromName } from 'uuid';
+import { v5 as uuidFromName } from "uuid";
 import { stand } from '../intake/take-in';
 import { inOrganisation } from '../store/connection';
 import { lockLog, readLog } from '../store/events';
@@ -11,8 +11,8 @@ import { findReport, insertAddition, insertReport, lockChainHeads } from '../sto
 import { findUnits } from '../store/units';
 import type { SealKey } from './seal-key';
 
-/** One report for one inspection, whoever asks first. */
-const REPORT_NAMESPACE = '6f1f6f0e-7f0a-5d3b-9b52-3d2e9d1c8a11';
+/** Makes ids of what the server adds by itself the same at every try. */
+const OWN_NAMESPACE = '6f1f6f0e-7f0a-5d3b-9b52-3d2e9d1c8a11';
 
 /** Seals the report of a signed inspection; does nothing when it is sealed or not signed. Returns the report's id. */
 export async function sealInspection(
@@ -33,7 +33,8 @@ export async function sealInspection(
     const { rig, assessment } = await stand(trx, inspection, units);
     const names = await findNames(trx, organisationId, row.depot_id, begun.actorId);
     const report = buildReport({
-      id: uuidFromName(inspectionId, REPORT_NAMESPACE),
+      // One inspection, one report: it carries the same id.
+      id: inspectionId,
       inspection,
       rig,
       assessment,
@@ -53,10 +54,10 @@ export async function sealInspection(
     });
     await insertReport(trx, { organisationId, inspectionId, report, seal });
     await trx('events').insert({
-      id: uuidFromName(`sealed ${inspectionId}`, REPORT_NAMESPACE),
+      id: uuidFromName(`sealed ${inspectionId}`, OWN_NAMESPACE),
       organisation_id: organisationId,
       inspection_id: inspectionId,
-      device_id: uuidFromName('server', REPORT_NAMESPACE),
+      device_id: uuidFromName('server', OWN_NAMESPACE),
       actor_id: signed.actorId,
       at: now,
       sequence: 0,

@@ -1,0 +1,53 @@
+import '../global.css';
+import { Slot, useRouter } from 'expo-router';
+import { useColorScheme } from 'nativewind';
+import { useEffect } from 'react';
+import { useFonts } from 'expo-font';
+import { View } from 'react-native';
+import { fonts } from '@/design';
+import { SavingLine } from '@/features/saving';
+import '@/i18n';
+import { keepAppOffline } from '@/workers';
+import { startSync, usePreferences, useReference, useSession } from '@/state';
+
+/** Fonts, light, who is signed in, and the state of saving above every screen. */
+export default function Layout() {
+  const router = useRouter();
+  const [ready] = useFonts(fonts);
+  const { person, load } = useSession();
+  const { theme, load: loadPreferences } = usePreferences();
+  const { setColorScheme } = useColorScheme();
+  useEffect(() => {
+    void load();
+    void loadPreferences();
+    keepAppOffline();
+  }, [load, loadPreferences]);
+  useEffect(() => {
+    if (theme !== 'system') {
+      setColorScheme(theme === 'night' ? 'dark' : 'light');
+      return undefined;
+    }
+    const phone = window.matchMedia('(prefers-color-scheme: dark)');
+    const follow = () => setColorScheme(phone.matches ? 'dark' : 'light');
+    follow();
+    phone.addEventListener('change', follow);
+    return () => phone.removeEventListener('change', follow);
+  }, [theme, setColorScheme]);
+  const personId = person?.id;
+  useEffect(() => {
+    if (!personId) return undefined;
+    void useReference
+      .getState()
+      .load(personId)
+      .then(() => useReference.getState().refresh(personId))
+      .catch(() => undefined);
+    return startSync();
+  }, [personId]);
+  if (!ready || person === undefined) return null;
+  return (
+    <View className="h-full flex-1 bg-ground">
+      <Slot />
+      {person ? <SavingLine onSignIn={() => router.push('/sign-in')} /> : null}
+    </View>
+  );
+}

@@ -1,0 +1,17 @@
+import { Redirect, useLocalSearchParams, useRouter } from 'expo-router';
+import { ReportScreen } from '@/features/report';
+import { useSession } from '@/state';
+
+export default function Report() {
+  const router = useRouter();
+  const person = useSession((state) => state.person);
+  const { id } = useLocalSearchParams<{ id: string }>();
+  if (!person) return <Redirect href="/sign-in" />;
+  return (
+    <ReportScreen
+      reportId={id}
+      onVerify={() => router.push({ pathname: '/verify', params: { report: id } })}
+      onToday={() => router.replace('/')}
+    />
+  );
+}

@@ -1,0 +1,17 @@
+import { Redirect, useRouter } from 'expo-router';
+import { WorkshopScreen } from '@/features/workshop';
+import { useSession } from '@/state';
+
+export default function Workshop() {
+  const router = useRouter();
+  const person = useSession((state) => state.person);
+  if (!person) return <Redirect href="/sign-in" />;
+  if (person.role === 'driver') return <Redirect href="/today" />;
+  return (
+    <WorkshopScreen
+      onReport={(id) => router.push(`/report/${id}`)}
+      onToday={() => router.push('/today')}
+      onYou={() => router.push('/you')}
+    />
+  );
+}

@@ -1,0 +1,12 @@
+export { Bead, BeadShape, type BeadState } from './bead';
+export { Button } from './button';
+export { Field } from './field';
+export { fonts } from './fonts';
+export { Keypad } from './keypad';
+export { Mark } from './mark';
+export { usePalette, type Palette } from './palette';
+export { Card, Screen } from './screen';
+export { Sheet } from './sheet';
+export { SignalWords } from './signal';
+export { SignaturePad } from './signature-pad';
+export { Body, Figure, Heading, Soft } from './words';

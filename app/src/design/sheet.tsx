@@ -1,0 +1,52 @@
+import { useEffect, useRef, type ReactNode } from 'react';
+import { Modal, Pressable, ScrollView, View } from 'react-native';
+import { Button } from './button';
+import { Heading } from './words';
+
+interface SheetProps {
+  readonly title: string;
+  readonly closeTitle: string;
+  readonly onClose: () => void;
+  readonly children: ReactNode;
+  /** Stays at the foot while the rest scrolls. */
+  readonly foot?: ReactNode;
+}
+
+/** Rises from below; at hand for a thumb. Escape closes it. */
+export function Sheet({ title, closeTitle, onClose, children, foot }: SheetProps) {
+  const box = useRef<View>(null);
+  useEffect(() => {
+    const opener = document.activeElement;
+    (box.current as unknown as HTMLElement | null)?.focus();
+    return () => (opener instanceof HTMLElement ? opener.focus() : undefined);
+  }, []);
+  return (
+    <Modal visible transparent animationType="none" onRequestClose={onClose}>
+      <View className="flex-1 justify-end">
+        <Pressable
+          className="absolute inset-0 bg-black/60"
+          aria-hidden
+          tabIndex={-1}
+          onPress={onClose}
+        />
+        <View
+          ref={box}
+          role="dialog"
+          aria-modal
+          aria-label={title}
+          tabIndex={-1}
+          className="mx-auto max-h-[94%] w-full max-w-[640px] rounded-t-3xl border-t-2 border-line bg-surface"
+        >
+          <View className="flex-row items-center justify-between gap-2 pl-5 pr-2 pt-2">
+            <Heading level={2} className="shrink">
+              {title}
+            </Heading>
+            <Button look="quiet" title={closeTitle} onPress={onClose} />
+          </View>
+          <ScrollView contentContainerClassName="gap-3 px-5 pb-5 pt-1">{children}</ScrollView>
+          {foot ? <View className="border-t border-line p-4">{foot}</View> : null}
+        </View>
+      </View>
+    </Modal>
+  );
+}

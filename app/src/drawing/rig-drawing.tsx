@@ -1,0 +1,229 @@
+import type { Module, Shape } from '@nazar/core/catalogue';
+import type { Stop } from '@nazar/core/planning';
+import type { Rig } from '@nazar/core/rig';
+import { memo } from 'react';
+import { View } from 'react-native';
+import Svg, { Circle, G, Line, Path, Polyline, Rect } from 'react-native-svg';
+import { BeadShape, usePalette, type BeadState, type Palette } from '@/design';
+
+export interface StopBead {
+  readonly key: string;
+  readonly x: number;
+  readonly y: number;
+  readonly state: BeadState;
+  /** On the way round, not in the cab or at the engine. */
+  readonly outside: boolean;
+}
+
+export interface FaultMark {
+  readonly id: string;
+  /** Metres in the rig's frame. */
+  readonly x: number;
+  readonly y: number;
+  readonly state: BeadState;
+}
+
+interface RigDrawingProps {
+  readonly rig: Rig;
+  readonly label: string;
+  readonly stops?: readonly StopBead[];
+  readonly currentStop?: string;
+  /** Where to look now. */
+  readonly spot?: { readonly x: number; readonly y: number };
+  readonly marks?: readonly FaultMark[];
+  readonly className?: string;
+  readonly onTouch?: (x: number, y: number) => void;
+}
+
+const MARGIN = 1.5;
+
+/** The rig from above, front to the left, to scale, with the way round it. */
+export const RigDrawing = memo(function RigDrawing(props: RigDrawingProps) {
+  const { rig, label, stops = [], currentStop, spot, marks = [], className = '', onTouch } = props;
+  const palette = usePalette();
+  const width = rig.length + 2 * MARGIN;
+  const height = rig.width + 2 * MARGIN;
+  const bead = Math.max(0.3, width / 55);
+  const touch = onTouch && {
+    onClick: (event: MouseEvent) => {
+      const box = (event.currentTarget as Element).getBoundingClientRect();
+      onTouch(
+        ((event.clientX - box.left) / box.width) * width - MARGIN,
+        ((event.clientY - box.top) / box.height) * height - height / 2,
+      );
+    },
+  };
+  return (
+    <View className={`w-full ${className}`} style={{ aspectRatio: width / height }}>
+      <Svg
+        width="100%"
+        height="100%"
+        viewBox={`${-MARGIN} ${-height / 2} ${width} ${height}`}
+        role="img"
+        aria-label={label}
+        {...touch}
+      >
+        {rig.units.map(({ unit, module, offset }) => (
+          <UnitDrawing key={unit.id} module={module} offset={offset} palette={palette} />
+        ))}
+        {stops.length > 1 ? <Way stops={stops} palette={palette} /> : null}
+        {stops.map((stop) => (
+          <G key={stop.key}>
+            {stop.key === currentStop ? (
+              <Circle
+                cx={stop.x}
+                cy={stop.y}
+                r={bead * 1.75}
+                fill={palette.chalk}
+                stroke={palette.ink}
+                strokeWidth={bead * 0.2}
+              />
+            ) : null}
+            <BeadShape state={stop.state} x={stop.x} y={stop.y} radius={bead} />
+          </G>
+        ))}
+        {marks.map((mark) => (
+          <BeadShape key={mark.id} state={mark.state} x={mark.x} y={mark.y} radius={bead * 1.1} />
+        ))}
+        {spot ? <Spot x={spot.x} y={spot.y} size={bead * 1.6} palette={palette} /> : null}
+      </Svg>
+    </View>
+  );
+});
+
+function Spot({ x, y, size, palette }: { x: number; y: number; size: number; palette: Palette }) {
+  return (
+    <G>
+      <Circle cx={x} cy={y} r={size} fill="none" stroke={palette.ground} strokeWidth={size * 0.6} />
+      <Circle
+        cx={x}
+        cy={y}
+        r={size}
+        fill="none"
+        stroke={palette.cobalt}
+        strokeWidth={size * 0.32}
+      />
+      <Line
+        x1={x - size * 1.5}
+        x2={x + size * 1.5}
+        y1={y}
+        y2={y}
+        stroke={palette.cobalt}
+        strokeWidth={size * 0.12}
+      />
+      <Line
+        x1={x}
+        x2={x}
+        y1={y - size * 1.5}
+        y2={y + size * 1.5}
+        stroke={palette.cobalt}
+        strokeWidth={size * 0.12}
+      />
+    </G>
+  );
+}
+
+/** The path that feet take from bead to bead. */
+function Way({ stops, palette }: { stops: readonly StopBead[]; palette: Palette }) {
+  return (
+    <Polyline
+      points={stops
+        .filter(({ outside }) => outside)
+        .map(({ x, y }) => `${x},${y}`)
+        .join(' ')}
+      fill="none"
+      stroke={palette.soft}
+      strokeWidth={0.07}
+      strokeDasharray="0.3 0.22"
+      strokeLinejoin="round"
+    />
+  );
+}
+
+const UnitDrawing = memo(function UnitDrawing({
+  module,
+  offset,
+  palette,
+}: {
+  readonly module: Module;
+  readonly offset: number;
+  readonly palette: Palette;
+}) {
+  return (
+    <G>
+      {module.shapes.map((shape, index) => (
+        <ShapeDrawing key={index} shape={shape} offset={offset} palette={palette} />
+      ))}
+      {module.powered ? (
+        <Path
+          d={`M ${offset - 0.55} 0 l -0.5 -0.28 l 0 0.56 Z`}
+          transform={`rotate(180 ${offset - 0.8} 0)`}
+          fill={palette.soft}
+        />
+      ) : null}
+    </G>
+  );
+});
+
+function ShapeDrawing({
+  shape,
+  offset,
+  palette,
+}: {
+  shape: Shape;
+  offset: number;
+  palette: Palette;
+}) {
+  const x = offset + shape.x;
+  if (shape.kind === 'line')
+    return (
+      <Line
+        x1={x}
+        y1={shape.y}
+        x2={x + shape.length}
+        y2={shape.y + shape.width}
+        stroke={palette.line}
+        strokeWidth={0.05}
+      />
+    );
+  return (
+    <Rect
+      x={x}
+      y={shape.y}
+      width={shape.length}
+      height={shape.width}
+      rx={shape.round ?? 0}
+      fill={fillOf(shape.role, palette)}
+      stroke={palette.soft}
+      strokeWidth={0.05}
+    />
+  );
+}
+
+function fillOf(role: Shape['role'], palette: Palette): string {
+  switch (role) {
+    case 'wheel':
+      return palette.soft;
+    case 'glass':
+      return palette.ground;
+    case 'frame':
+    case 'drawbar':
+    case 'tank':
+      return palette.line;
+    case 'lamp':
+      return palette.chalk;
+    default:
+      return palette.raised;
+  }
+}
+
+/** Where the feet stand at each stop. */
+export function toBeads(stops: readonly Stop[], stateOf: (stop: Stop) => BeadState): StopBead[] {
+  return stops.map((stop) => ({
+    key: stop.key,
+    x: stop.zone.x,
+    y: stop.zone.y,
+    state: stateOf(stop),
+    outside: stop.zone.round === 'outside',
+  }));
+}

@@ -1,0 +1,175 @@
+import { catalogue, type Circumstance, type Phase } from '@nazar/core/catalogue';
+import { orderWalk } from '@nazar/core/planning';
+import { fromSi, parseTyped, unitFor } from '@nazar/core/quantity';
+import { composeRig } from '@nazar/core/rig';
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { v7 as newId } from 'uuid';
+import { Body, Button, Card, Field, Heading, Screen, Soft } from '@/design';
+import { useWords } from '@/i18n';
+import { appendEntries, usePreferences, useReference, useSession } from '@/state';
+
+interface BeginScreenProps {
+  readonly rigId: string;
+  readonly phase: Phase;
+  readonly onBegun: (inspectionId: string) => void;
+  readonly onBack: () => void;
+}
+
+const TOOLS = new Set([
+  'lamp',
+  'tread-gauge',
+  'pressure-gauge',
+  'thumper',
+  'rag',
+  'gloves',
+  'glasses',
+  'hearing-protection',
+  'chocked',
+]);
+
+/** Conditions of the moment and what to carry, before the first step. */
+export function BeginScreen({ rigId, phase, onBegun, onBack }: BeginScreenProps) {
+  const t = useWords();
+  const person = useSession((state) => state.person);
+  const reference = useReference((state) => state.reference);
+  const habit = usePreferences((state) => state.habit) ?? reference?.habit ?? 'customary';
+  const hour = new Date().getHours();
+  const [dark, setDark] = useState(hour < 7 || hour >= 18);
+  const [wet, setWet] = useState(false);
+  const [typed, setTyped] = useState('');
+  const [place, setPlace] = useState(reference?.depot.name ?? '');
+  const rig = reference?.rigs.find(({ id }) => id === rigId);
+  const unit = unitFor('temperature', habit);
+  const parsed = parseTyped(typed, unit);
+  const celsius = parsed.ok ? Math.round(fromSi(parsed.si, '°C') * 10) / 10 : undefined;
+  const possible = typed.trim() === '' || (celsius !== undefined && celsius > -80 && celsius < 70);
+  const freezing = celsius !== undefined && celsius <= 0;
+  const plan = useMemo(() => {
+    if (!rig || !reference) return undefined;
+    const units = rig.unitIds.flatMap((id) => reference.units.filter((each) => each.id === id));
+    const composed = composeRig({ units, phase, circumstances: [], catalogue });
+    return {
+      checks: composed.instances.length,
+      stops: orderWalk(composed).length,
+      minutes: Math.round(
+        composed.instances.reduce((sum, { check }) => sum + check.seconds, 0) / 60,
+      ),
+      carry: [...new Set(composed.instances.flatMap(({ check }) => check.needs))].filter((need) =>
+        TOOLS.has(need),
+      ),
+    };
+  }, [rig, reference, phase]);
+  if (!person || !reference || !rig || !plan) return null;
+
+  const begin = async () => {
+    const inspectionId = newId();
+    const circumstances: Circumstance[] = [
+      ...(dark ? (['dark'] as const) : []),
+      ...(wet ? (['wet'] as const) : []),
+      ...(freezing ? (['freezing'] as const) : []),
+    ];
+    const kept = await appendEntries([
+      {
+        inspectionId,
+        actorId: person.id,
+        type: 'begun',
+        payload: {
+          unitIds: rig.unitIds,
+          phase,
+          catalogueVersion: catalogue.version,
+          policyId: reference.depot.policyId,
+          circumstances,
+          ...(celsius !== undefined && { temperatureC: celsius }),
+          ...(place.trim() && { place: place.trim() }),
+        },
+      },
+    ]);
+    if (kept) onBegun(inspectionId);
+  };
+
+  return (
+    <Screen
+      head={
+        <View className="mx-auto w-full max-w-[680px] flex-row items-center justify-between pl-4 pr-2 pt-1">
+          <Heading level={1} className="shrink text-3xl">
+            {t(`phase.${phase}`)} · {rig.title}
+          </Heading>
+          <Button look="quiet" title={t('back')} onPress={onBack} />
+        </View>
+      }
+      foot={
+        <Button
+          look="main"
+          className="min-h-[64px]"
+          title={t('begin.go')}
+          disabled={!possible}
+          onPress={() => void begin()}
+        />
+      }
+    >
+      <Body>
+        {t('begin.checks', { count: plan.checks, stops: plan.stops, minutes: plan.minutes })}
+      </Body>
+      <Card>
+        <Heading level={2}>{t('begin.carry')}</Heading>
+        <Body>
+          {plan.carry
+            .map((need) => t(need === 'chocked' ? 'begin.chocks' : `need.${need}`))
+            .join(', ')}
+        </Body>
+      </Card>
+      <Heading level={2}>{t('begin.title')}</Heading>
+      <Choice
+        label={t('begin.light')}
+        options={[
+          [t('begin.daylight'), !dark, () => setDark(false)],
+          [t('begin.dark'), dark, () => setDark(true)],
+        ]}
+      />
+      <Choice
+        label={t('begin.weather')}
+        options={[
+          [t('begin.dry'), !wet, () => setWet(false)],
+          [t('begin.wet'), wet, () => setWet(true)],
+        ]}
+      />
+      <Field
+        label={`${t('begin.temperature')} (${unit})`}
+        value={typed}
+        onChange={setTyped}
+        inputMode="text"
+        maxLength={5}
+        trouble={possible ? undefined : t('begin.temperatureTrouble')}
+        hint={freezing ? t('begin.freezing') : undefined}
+      />
+      <Field label={t('begin.place')} value={place} onChange={setPlace} maxLength={120} />
+      <Soft>{t('guide')}</Soft>
+    </Screen>
+  );
+}
+
+function Choice({
+  label,
+  options,
+}: {
+  readonly label: string;
+  readonly options: readonly (readonly [title: string, selected: boolean, choose: () => void])[];
+}) {
+  return (
+    <View className="gap-1" role="group" aria-label={label}>
+      <Body className="font-strong">{label}</Body>
+      <View className="flex-row gap-2">
+        {options.map(([title, selected, choose]) => (
+          <Button
+            key={title}
+            className="flex-1"
+            title={title}
+            selected={selected}
+            onPress={choose}
+          />
+        ))}
+      </View>
+    </View>
+  );
+}

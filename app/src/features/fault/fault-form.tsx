@@ -1,0 +1,196 @@
+import { gradeSymptom, policyById } from '@nazar/core/grading';
+import { circumstancesOf } from '@nazar/core/inspection';
+import type { CheckInstance } from '@nazar/core/rig';
+import { View } from 'react-native';
+import { Body, Button, Field, Heading, Screen, Soft } from '@/design';
+import { useWords } from '@/i18n';
+import { appendEntries, type Walk } from '@/state';
+import { useFaultDraft, type FaultDraft } from './draft';
+import { FixButtons } from './fix-buttons';
+import { GradePanel } from './grade-panel';
+import { PhotoStrip } from './photo-strip';
+import { WherePicker } from './where-picker';
+
+interface FaultFormProps {
+  readonly walk: Walk;
+  readonly instance: CheckInstance;
+  readonly personId: string;
+  readonly confirms: boolean;
+  readonly fresh: () => FaultDraft;
+  readonly onDone: () => void;
+}
+
+/** What is it, how much, where exactly; then what follows from it. */
+export function FaultForm(props: FaultFormProps) {
+  const { walk, instance, personId, onDone } = props;
+  const t = useWords();
+  const { check, key, unit, place } = instance;
+  const inspectionId = walk.inspection.id;
+  const { draft, change, drop } = useFaultDraft(inspectionId, key, props.fresh);
+  if (!draft) return null;
+  const symptom = check.symptoms.find(({ id }) => id === draft.symptomId);
+  const page = !symptom
+    ? 'what'
+    : draft.page === 'how-much' && !symptom.scale
+      ? 'where'
+      : draft.page;
+
+  const keep = async () => {
+    if (!symptom) return;
+    const kept = await appendEntries([
+      {
+        inspectionId,
+        actorId: personId,
+        type: 'faulted',
+        payload: {
+          key,
+          defectId: draft.defectId,
+          symptomId: symptom.id,
+          ...(draft.stepId && { stepId: draft.stepId }),
+          ...(draft.spot && { spot: draft.spot }),
+          ...(draft.note.trim() && { note: draft.note.trim() }),
+          photos: draft.photos,
+          ...(draft.fixed && { fixed: draft.fixed }),
+          ...(draft.raisedTo && { raisedTo: draft.raisedTo }),
+        },
+      },
+    ]);
+    if (!kept) return;
+    await drop();
+    onDone();
+  };
+
+  const title = `${check.title}${place ? ` · ${place.title}` : ''}`;
+  const head = (
+    <View className="mx-auto w-full max-w-[680px] flex-row items-center justify-between pl-4 pr-2 pt-1">
+      <Heading level={1} className="shrink text-3xl">
+        {t('fault.title')}
+      </Heading>
+      <Button look="quiet" title={t('back')} onPress={onDone} />
+    </View>
+  );
+
+  if (page === 'what' || !symptom)
+    return (
+      <Screen head={head}>
+        <Soft>{title}</Soft>
+        <Heading level={2}>{t('fault.what')}</Heading>
+        {props.confirms ? <Body>{t('fault.confirms')}</Body> : null}
+        {check.symptoms.map((each) => (
+          <Button
+            key={each.id}
+            title={each.words}
+            className="justify-start"
+            selected={each.id === draft.symptomId}
+            onPress={() =>
+              change({
+                symptomId: each.id,
+                stepId: undefined,
+                fixed: undefined,
+                page: each.scale ? 'how-much' : 'where',
+              })
+            }
+          />
+        ))}
+      </Screen>
+    );
+
+  if (page === 'how-much' && symptom.scale)
+    return (
+      <Screen head={head}>
+        <Soft>
+          {title}: {symptom.words}
+        </Soft>
+        <Heading level={2}>{symptom.scale.question}</Heading>
+        {symptom.scale.steps.map((step) => (
+          <Button
+            key={step.id}
+            title={step.words}
+            className="justify-start"
+            selected={step.id === draft.stepId}
+            onPress={() => change({ stepId: step.id, page: 'where' })}
+          />
+        ))}
+        <Button look="quiet" title={t('back')} onPress={() => change({ page: 'what' })} />
+      </Screen>
+    );
+
+  const circumstances = circumstancesOf(walk.inspection, walk.rig);
+  const graded = gradeSymptom({
+    symptom,
+    stepId: draft.stepId,
+    circumstances,
+    alike: countAlike(walk, instance, symptom.id),
+    policy: policyById(walk.inspection.begun?.policyId ?? 'two-step'),
+    fixed: check.fixes.length > 0 ? draft.fixed : undefined,
+    raisedTo: draft.raisedTo,
+  });
+  return (
+    <Screen
+      head={head}
+      foot={
+        <Button
+          look="main"
+          className="min-h-[64px]"
+          title={t('fault.keep')}
+          onPress={() => void keep()}
+        />
+      }
+    >
+      <Soft>
+        {title}: {symptom.words}
+      </Soft>
+      <Heading level={2}>{t('fault.where')}</Heading>
+      <WherePicker
+        rig={walk.rig}
+        unitId={unit.id}
+        spot={draft.spot}
+        onChange={(spot) => change({ spot })}
+      />
+      <PhotoStrip
+        inspectionId={inspectionId}
+        personId={personId}
+        photos={draft.photos}
+        onChange={(photos) => change({ photos })}
+      />
+      <Field
+        label={t('fault.note')}
+        hint={t('fault.noteHint')}
+        value={draft.note}
+        onChange={(note) => change({ note })}
+        multiline
+        maxLength={1000}
+      />
+      {symptom.fixable && check.fixes.length > 0 ? (
+        <FixButtons
+          fixes={check.fixes}
+          fixed={draft.fixed}
+          onChange={(fixed) => change({ fixed })}
+        />
+      ) : null}
+      <GradePanel
+        graded={graded}
+        raisedTo={draft.raisedTo}
+        onRaise={(raisedTo) => change({ raisedTo })}
+      />
+      <Button
+        look="quiet"
+        title={t('back')}
+        onPress={() => change({ page: symptom.scale ? 'how-much' : 'what' })}
+      />
+    </Screen>
+  );
+}
+
+/** How many faults of this kind the walk has on this unit, this one included. */
+function countAlike(walk: Walk, instance: CheckInstance, symptomId: string): number {
+  const others = walk.rig.instances.filter(({ key, check, unit }) => {
+    if (key === instance.key || check.id !== instance.check.id || unit.id !== instance.unit.id)
+      return false;
+    const answer = walk.inspection.answers.get(key);
+    return (
+      answer?.outcome === 'fault' && answer.fault.symptomId === symptomId && !answer.fault.fixed
+    );
+  });
+  return others.length + 1;
+}

@@ -1,0 +1,62 @@
+import { v7 as newId } from 'uuid';
+import { Body, Heading, Screen } from '@/design';
+import { useWords } from '@/i18n';
+import { knownDefects, useReference, useSession, useWalk } from '@/state';
+import { FaultForm } from './fault-form';
+import type { FaultDraft } from './draft';
+
+export interface FaultScreenProps {
+  readonly inspectionId: string;
+  readonly checkKey: string;
+  readonly onDone: () => void;
+}
+
+/** Describes a fault in three short questions. */
+export function FaultScreen({ inspectionId, checkKey, onDone }: FaultScreenProps) {
+  const t = useWords();
+  const walk = useWalk(inspectionId);
+  const person = useSession((state) => state.person);
+  const reference = useReference((state) => state.reference);
+  const instance = walk?.rig.instances.find(({ key }) => key === checkKey);
+  if (!walk || !person || !instance)
+    return (
+      <Screen>
+        <Body>{t(walk === undefined ? 'loading' : 'walk.gone')}</Body>
+      </Screen>
+    );
+  if (walk.inspection.signed)
+    return (
+      <Screen>
+        <Heading level={1}>{t('walk.signed')}</Heading>
+      </Screen>
+    );
+  const known = knownDefects(reference, walk.inspection.begun?.unitIds ?? [], inspectionId).find(
+    ({ key }) => key === checkKey,
+  );
+  const fresh = (): FaultDraft => {
+    const answer = walk.inspection.answers.get(checkKey);
+    const before = answer?.outcome === 'fault' ? answer.fault : undefined;
+    return {
+      // A defect that is open already is confirmed under its own id.
+      defectId: before?.defectId ?? known?.id ?? newId(),
+      symptomId: before?.symptomId,
+      stepId: before?.stepId,
+      spot: before?.spot ?? (instance.place && { x: instance.place.x, y: instance.place.y }),
+      note: before?.note ?? '',
+      photos: before?.photos ?? [],
+      fixed: before?.fixed,
+      raisedTo: before?.raisedTo,
+      page: before ? 'where' : 'what',
+    };
+  };
+  return (
+    <FaultForm
+      walk={walk}
+      instance={instance}
+      personId={person.id}
+      confirms={known !== undefined}
+      fresh={fresh}
+      onDone={onDone}
+    />
+  );
+}

@@ -1,0 +1,1 @@
+export { FaultScreen } from './fault-screen';

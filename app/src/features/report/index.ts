@@ -1,0 +1,1 @@
+export { ReportScreen } from './report-screen';

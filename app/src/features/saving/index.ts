@@ -1,0 +1,1 @@
+export { SavingLine } from './saving-line';

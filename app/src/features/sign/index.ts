@@ -1,0 +1,1 @@
+export { SignScreen } from './sign-screen';

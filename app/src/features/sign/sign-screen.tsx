@@ -1,0 +1,160 @@
+import type { Finding } from '@nazar/core/grading';
+import type { Stroke } from '@nazar/core/inspection';
+import { useCallback, useState } from 'react';
+import { View } from 'react-native';
+import { Bead, Body, Button, Card, Heading, Screen, SignaturePad, Soft } from '@/design';
+import { useWords } from '@/i18n';
+import { appendEntries, useSession, useWalk } from '@/state';
+import { HeadlineBanner } from '@/drawing';
+
+export interface SignScreenProps {
+  readonly inspectionId: string;
+  readonly onSealed: () => void;
+  readonly onBack: () => void;
+}
+
+const SHOWN = 8;
+
+/** What the rig may do today and why; then the signature. */
+export function SignScreen({ inspectionId, onSealed, onBack }: SignScreenProps) {
+  const t = useWords();
+  const walk = useWalk(inspectionId);
+  const person = useSession((state) => state.person);
+  const [strokes, setStrokes] = useState<readonly Stroke[]>([]);
+  const [round, setRound] = useState(0);
+  const [trouble, setTrouble] = useState<string>();
+  const changeStrokes = useCallback((drawn: readonly Stroke[]) => {
+    setStrokes(drawn);
+    setTrouble(undefined);
+  }, []);
+  if (!walk || !person)
+    return (
+      <Screen>
+        <Body>{t(walk === null ? 'walk.gone' : 'loading')}</Body>
+      </Screen>
+    );
+  const { assessment } = walk;
+  const { verdict, missing } = assessment;
+
+  const sign = async () => {
+    if (missing.length > 0) {
+      setTrouble(t('sign.needAnswers'));
+      return;
+    }
+    if (strokes.length === 0) {
+      setTrouble(t('sign.needSignature'));
+      return;
+    }
+    const kept = await appendEntries([
+      {
+        inspectionId,
+        actorId: person.id,
+        type: 'signed',
+        payload: { signature: { name: person.name, strokes }, headline: verdict.headline },
+      },
+    ]);
+    if (kept) onSealed();
+  };
+
+  return (
+    <Screen
+      head={
+        <View className="mx-auto w-full max-w-[680px] flex-row items-center justify-between pl-4 pr-2 pt-1">
+          <Heading level={1} className="text-3xl">
+            {t('sign.title')}
+          </Heading>
+          <Button look="quiet" title={t('sign.backToWalk')} onPress={onBack} />
+        </View>
+      }
+      foot={
+        missing.length > 0 ? (
+          <Button
+            look="main"
+            className="min-h-[64px]"
+            title={t('walk.missing', { count: missing.length })}
+            onPress={onBack}
+          />
+        ) : (
+          <Button
+            look="main"
+            className="min-h-[64px]"
+            title={t('sign.go')}
+            onPress={() => void sign()}
+          />
+        )
+      }
+    >
+      <HeadlineBanner headline={verdict.headline} />
+      {verdict.capabilities.map((each) => (
+        <Card key={each.capability}>
+          <View className="flex-row items-center gap-3">
+            <Bead
+              size={30}
+              state={
+                each.state === 'clear' ? 'sound' : each.state === 'limited' ? 'minor' : 'major'
+              }
+            />
+            <Heading level={2}>
+              {t(`capability.${each.capability}`)}: {t(`capabilityState.${each.state}`)}
+            </Heading>
+          </View>
+          {each.findings.slice(0, SHOWN).map((finding) => (
+            <FindingLine key={`${finding.kind} ${finding.about}`} finding={finding} />
+          ))}
+          {each.findings.length > SHOWN ? (
+            <Soft>{t('sign.more', { count: each.findings.length - SHOWN })}</Soft>
+          ) : null}
+        </Card>
+      ))}
+      {verdict.conditions.length > 0 ? (
+        <Card className="border-2 border-chalk">
+          <Heading level={2}>{t('sign.conditions')}</Heading>
+          {verdict.conditions.map((words) => (
+            <Body key={words}>{words}</Body>
+          ))}
+        </Card>
+      ) : null}
+      {missing.length === 0 ? (
+        <View className="gap-2">
+          <Heading level={2}>{t('sign.sign')}</Heading>
+          <Soft>{t('sign.promise', { name: person.name })}</Soft>
+          <SignaturePad label={t('sign.signLabel')} round={round} onChange={changeStrokes} />
+          <Button
+            look="quiet"
+            title={t('sign.clear')}
+            onPress={() => setRound((before) => before + 1)}
+          />
+        </View>
+      ) : null}
+      {trouble ? (
+        <Body role="alert" className="font-strong text-vermilion">
+          {trouble}
+        </Body>
+      ) : null}
+      <Soft>{t('guide')}</Soft>
+    </Screen>
+  );
+}
+
+function FindingLine({ finding }: { readonly finding: Finding }) {
+  const t = useWords();
+  return (
+    <View className="flex-row gap-3">
+      <View className="pt-0.5">
+        <Bead
+          state={finding.grade === 'major' ? 'major' : finding.grade === 'minor' ? 'minor' : 'note'}
+          size={22}
+        />
+      </View>
+      <View className="shrink">
+        <Body className="font-strong">{finding.title}</Body>
+        <Soft>
+          {finding.chain
+            .slice(0, 3)
+            .map((reason) => t(`reason.${reason.code}`, { words: reason.words }))
+            .join(' → ')}
+        </Soft>
+      </View>
+    </View>
+  );
+}

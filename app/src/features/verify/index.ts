@@ -1,0 +1,1 @@
+export { VerifyScreen } from './verify-screen';

@@ -1,0 +1,71 @@
+import type { CheckInstance } from '@nazar/core/rig';
+import { memo, useEffect, useRef } from 'react';
+import { Pressable, ScrollView, Text, View } from 'react-native';
+import { Bead, type BeadState } from '@/design';
+import { useWords } from '@/i18n';
+
+interface CheckListProps {
+  readonly instances: readonly CheckInstance[];
+  readonly currentKey: string;
+  readonly stateOf: (key: string) => BeadState;
+  readonly onChoose: (key: string) => void;
+}
+
+/** The checks of one stop as beads on a string; the present one stays in view. */
+export function CheckList({ instances, currentKey, stateOf, onChoose }: CheckListProps) {
+  const t = useWords();
+  const list = useRef<ScrollView>(null);
+  useEffect(() => {
+    const row = document.getElementById(`check ${currentKey}`);
+    row?.scrollIntoView({ block: 'center' });
+  }, [currentKey]);
+  return (
+    <ScrollView ref={list} className="min-h-0 flex-1" role="list" aria-label={t('walk.checkList')}>
+      {instances.map((instance) => (
+        <CheckRow
+          key={instance.key}
+          instance={instance}
+          state={stateOf(instance.key)}
+          isCurrent={instance.key === currentKey}
+          onChoose={onChoose}
+        />
+      ))}
+    </ScrollView>
+  );
+}
+
+const CheckRow = memo(function CheckRow({
+  instance,
+  state,
+  isCurrent,
+  onChoose,
+}: {
+  readonly instance: CheckInstance;
+  readonly state: BeadState;
+  readonly isCurrent: boolean;
+  readonly onChoose: (key: string) => void;
+}) {
+  const t = useWords();
+  const place = instance.place ? ` · ${instance.place.title}` : '';
+  return (
+    <View role="listitem">
+      <Pressable
+        role="button"
+        nativeID={`check ${instance.key}`}
+        aria-current={isCurrent ? 'step' : undefined}
+        aria-label={`${instance.check.title}${place}, ${t(`state.${state}`)}`}
+        onPress={() => onChoose(instance.key)}
+        className={`min-h-touch flex-row items-center gap-3 px-4 py-1 ${isCurrent ? 'bg-raised' : ''}`}
+      >
+        <Bead state={state} size={28} />
+        <Text
+          numberOfLines={2}
+          className={`shrink font-text text-base ${isCurrent ? 'text-ink' : 'text-soft'}`}
+        >
+          {instance.check.title}
+          {place}
+        </Text>
+      </Pressable>
+    </View>
+  );
+});

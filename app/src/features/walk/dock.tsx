@@ -1,0 +1,158 @@
+import type { InstanceAssessment } from '@nazar/core/inspection';
+import { formatSi, type UnitName } from '@nazar/core/quantity';
+import { ScrollView, View } from 'react-native';
+import { Bead, Body, Button, Heading, SignalWords, Soft } from '@/design';
+import { formatWhen, useWords } from '@/i18n';
+
+export interface LastReading {
+  readonly value: number;
+  readonly unit: UnitName;
+  readonly at: string;
+}
+
+interface DockProps {
+  readonly assessed: InstanceAssessment;
+  readonly last?: LastReading;
+  readonly unitOfHabit?: UnitName;
+  /** Symptom of a defect that is open here since an earlier walk. */
+  readonly known?: string;
+  readonly repaired?: string;
+  readonly hasDraft: boolean;
+  /** Set once everything of this stop has an answer. */
+  readonly onward?: { readonly title: string; readonly go: () => void };
+  readonly onSound: () => void;
+  readonly onFault: () => void;
+  readonly onCannot: () => void;
+  readonly onMeasure: () => void;
+  readonly onTakeBack: () => void;
+}
+
+/** The present check and its answers, in the lower half where the thumb is. */
+export function Dock(props: DockProps) {
+  const t = useWords();
+  const { assessed, known, repaired } = props;
+  const { check, place } = assessed.instance;
+  const needs = check.needs.map((need) => t(`need.${need}`)).join(', ');
+  const helper = check.helper === 'none' ? '' : t(`helper.${check.helper}`);
+  return (
+    <View className="max-h-[58%] border-t-2 border-line bg-surface">
+      <ScrollView contentContainerClassName="gap-1 px-4 pb-1 pt-3">
+        <View className="flex-row items-start gap-3">
+          <View className="pt-1">
+            <Bead state={assessed.state} size={28} />
+          </View>
+          <Heading level={2} className="shrink leading-7">
+            {check.title}
+            {place ? ` · ${place.title}` : ''}
+          </Heading>
+        </View>
+        <Body>{check.criterion}</Body>
+        {known ? <Body className="font-strong">{t('walk.known', { words: known })}</Body> : null}
+        {repaired ? (
+          <Body className="font-strong">{t('walk.repaired', { words: repaired })}</Body>
+        ) : null}
+        <LastLine {...props} />
+        {check.cautions.map((caution) => (
+          <SignalWords key={caution.words} caution={caution} />
+        ))}
+        <Soft>
+          {[t(`method.${check.method}`), needs && t('walk.needs', { needs }), helper, check.why]
+            .filter(Boolean)
+            .join(' · ')}
+        </Soft>
+        {check.source ? <Soft>{t('walk.source', { source: check.source })}</Soft> : null}
+      </ScrollView>
+      <View className="px-4 pb-4 pt-2">
+        {isOpen(assessed) ? <AnswerButtons {...props} /> : <AnsweredButtons {...props} />}
+      </View>
+    </View>
+  );
+}
+
+function isOpen({ state }: InstanceAssessment): boolean {
+  return state === 'unanswered' || state === 'again';
+}
+
+function LastLine({ last, unitOfHabit }: DockProps) {
+  const t = useWords();
+  if (!last) return null;
+  return (
+    <Body className="font-strong">
+      {t('walk.last', {
+        value: formatSi(last.value, unitOfHabit ?? last.unit),
+        when: formatWhen(last.at),
+      })}
+    </Body>
+  );
+}
+
+function AnswerButtons(props: DockProps) {
+  const t = useWords();
+  const { reading } = props.assessed.instance.check;
+  const again = props.assessed.state === 'again';
+  return (
+    <View className="gap-2">
+      <View className="flex-row gap-2">
+        <Button className="flex-1" title={t('walk.cannot')} onPress={props.onCannot} />
+        {reading && !reading.required ? (
+          <Button className="flex-1" title={t('walk.gauge')} onPress={props.onMeasure} />
+        ) : null}
+        <Button
+          className="flex-1"
+          title={props.hasDraft ? t('walk.goOnFault') : t('walk.fault')}
+          onPress={props.onFault}
+        />
+      </View>
+      {reading?.required || again ? (
+        <Button
+          look="main"
+          className="min-h-[72px]"
+          title={t(again ? 'walk.measureAgain' : 'walk.measure')}
+          onPress={props.onMeasure}
+        />
+      ) : (
+        <Button
+          look="main"
+          className="min-h-[72px]"
+          testID="sound"
+          title={t('walk.sound')}
+          onPress={props.onSound}
+        />
+      )}
+    </View>
+  );
+}
+
+function AnsweredButtons(props: DockProps) {
+  const t = useWords();
+  const { answer, state, graded } = props.assessed;
+  const reading = answer && 'readings' in answer ? answer.readings.at(-1) : undefined;
+  const words = [
+    t(`state.${state}`),
+    reading && formatSi(reading.value, reading.unit),
+    graded?.chain[0]?.words,
+    answer?.outcome === 'not-looked' ? answer.reason : undefined,
+  ];
+  return (
+    <View className="gap-2">
+      <Body className="font-strong" live>
+        {t('walk.looked')}: {words.filter(Boolean).join(' · ')}
+      </Body>
+      <View className="flex-row gap-2">
+        <Button className="flex-1" title={t('walk.undo')} onPress={props.onTakeBack} />
+        {answer?.outcome === 'fault' ? (
+          <Button className="flex-1" title={t('walk.change')} onPress={props.onFault} />
+        ) : null}
+      </View>
+      {props.onward ? (
+        <Button
+          look="main"
+          className="min-h-[72px]"
+          testID="next-stop"
+          title={props.onward.title}
+          onPress={props.onward.go}
+        />
+      ) : null}
+    </View>
+  );
+}

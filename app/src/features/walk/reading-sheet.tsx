@@ -1,0 +1,163 @@
+import { findImpossible, judgeReading, soundRange, type AppliedLimit } from '@nazar/core/measure';
+import {
+  formatSi,
+  parseTyped,
+  UNITS,
+  unitFor,
+  type UnitHabit,
+  type UnitName,
+} from '@nazar/core/quantity';
+import type { CheckInstance } from '@nazar/core/rig';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { Body, Button, Figure, Keypad, Sheet, Soft } from '@/design';
+import { Gauge, limitDecimals } from '@/drawing';
+import { formatWhen, useWords } from '@/i18n';
+import type { LastReading } from './dock';
+
+export interface TypedReading {
+  readonly value: number;
+  readonly unit: UnitName;
+  readonly typed: string;
+}
+
+interface ReadingSheetProps {
+  readonly instance: CheckInstance;
+  readonly habit: UnitHabit;
+  readonly combinationAir: boolean;
+  readonly last?: LastReading;
+  /** A first reading that was too close to its limit, SI. */
+  readonly first?: number;
+  readonly onKeep: (reading: TypedReading) => void;
+  readonly onClose: () => void;
+}
+
+/** A large keypad with the limit and the last value beside it. */
+export function ReadingSheet(props: ReadingSheetProps) {
+  const t = useWords();
+  const { instance, habit, combinationAir, last } = props;
+  const { reading } = instance.check;
+  const [typed, setTyped] = useState('');
+  const [trouble, setTrouble] = useState<string>();
+  if (!reading) return null;
+  const { specification } = instance.unit;
+  const unit = unitFor(reading.kind, habit);
+  const range = soundRange(reading, specification, combinationAir);
+  const parsed = parseTyped(typed, unit);
+  const exact = (si: number) => formatSi(si, unit, limitDecimals(si, unit));
+
+  const keep = () => {
+    if (!parsed.ok) {
+      setTrouble(t(`keypad.${parsed.problem}`));
+      return;
+    }
+    const impossible = findImpossible(reading, parsed.si, specification);
+    if (impossible) {
+      setTrouble(impossibleWords(impossible, exact, t));
+      return;
+    }
+    if (reading.kind === 'distance' && last && parsed.si < last.value - UNITS[unit].scale) {
+      setTrouble(t('keypad.odometerBack', { limit: exact(last.value) }));
+      return;
+    }
+    props.onKeep({ value: parsed.si, unit, typed: parsed.typed });
+  };
+
+  return (
+    <Sheet
+      title={reading.ask}
+      closeTitle={t('close')}
+      onClose={props.onClose}
+      foot={<Button look="main" className="min-h-[64px]" title={t('keypad.keep')} onPress={keep} />}
+    >
+      <RangeWords least={range.least} most={range.most} exact={exact} />
+      <View className="flex-row items-end justify-between border-b-2 border-ink pb-1">
+        <Figure className="text-5xl">{typed || '–'}</Figure>
+        <Figure className="text-2xl">{unit === '32nds' ? '/32 in' : unit}</Figure>
+      </View>
+      {trouble ? (
+        <Body role="alert" className="font-strong text-vermilion">
+          {trouble}
+        </Body>
+      ) : props.first !== undefined ? (
+        <Body className="font-strong">{t('keypad.again')}</Body>
+      ) : null}
+      {range.least || range.most ? (
+        <Gauge
+          label={t('keypad.gauge')}
+          unit={unit}
+          least={range.least?.value}
+          most={range.most?.value}
+          value={parsed.ok ? parsed.si : undefined}
+          last={last?.value}
+        />
+      ) : null}
+      {last ? (
+        <Soft>
+          {t('walk.last', { value: formatSi(last.value, unit), when: formatWhen(last.at) })}
+        </Soft>
+      ) : null}
+      <Keypad
+        value={typed}
+        eraseLabel={t('keypad.erase')}
+        onChange={(value) => {
+          setTyped(value);
+          setTrouble(undefined);
+        }}
+        onEnter={keep}
+        minus={reading.kind === 'temperature'}
+        point={UNITS[unit].decimals > 0}
+      />
+    </Sheet>
+  );
+}
+
+function RangeWords({
+  least,
+  most,
+  exact,
+}: {
+  readonly least?: AppliedLimit;
+  readonly most?: AppliedLimit;
+  readonly exact: (si: number) => string;
+}) {
+  const t = useWords();
+  const limit = least ?? most;
+  if (!limit) return <Soft>{t('keypad.noLimit')}</Soft>;
+  const words =
+    least && most
+      ? t('keypad.between', { least: exact(least.value), most: exact(most.value) })
+      : least
+        ? t('keypad.least', { least: exact(least.value) })
+        : t('keypad.most', { most: exact(limit.value) });
+  const source = limit.from === 'law' ? limit.source : t('keypad.specification');
+  return <Body className="font-strong">{t('keypad.by', { limit: words, source })}</Body>;
+}
+
+function impossibleWords(
+  impossible: NonNullable<ReturnType<typeof findImpossible>>,
+  exact: (si: number) => string,
+  t: ReturnType<typeof useWords>,
+): string {
+  if (impossible.code === 'below-possible')
+    return t('keypad.below', { limit: exact(impossible.least) });
+  const key = impossible.code === 'above-new' ? 'keypad.aboveNew' : 'keypad.above';
+  return t(key, { limit: exact(impossible.most) });
+}
+
+/** The symptom that a kept reading stands for, when it is out of a limit for sure. */
+export function symptomOfReading(
+  instance: CheckInstance,
+  values: readonly number[],
+  combinationAir: boolean,
+): string | undefined {
+  const { reading } = instance.check;
+  if (!reading) return undefined;
+  const judged = judgeReading({
+    reading,
+    values,
+    combinationAir,
+    specification: instance.unit.specification,
+  });
+  return judged.outcome === 'out' || judged.outcome === 'no-limit' ? judged.symptom : undefined;
+}

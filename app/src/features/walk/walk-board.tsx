@@ -1,0 +1,313 @@
+import { unitFor } from '@nazar/core/quantity';
+import { v7 as newId } from 'uuid';
+import { useCallback, useEffect, useMemo, useState } from 'react';
+import { Pressable, Text, useWindowDimensions, View } from 'react-native';
+import { Body, Button, Heading, SignalWords, Soft, type BeadState } from '@/design';
+import { RigDrawing, toBeads } from '@/drawing';
+import { useWords } from '@/i18n';
+import {
+  appendEntries,
+  knownDefects,
+  listDrafts,
+  unreadRepairs,
+  usePreferences,
+  useReference,
+  type Walk,
+} from '@/state';
+import { CannotSheet } from './cannot-sheet';
+import { CheckList } from './check-list';
+import { Dock } from './dock';
+import { KeysSheet } from './keys-sheet';
+import { ReadingSheet, symptomOfReading, type TypedReading } from './reading-sheet';
+import { RepairsSheet } from './repairs';
+import { openInStop, stateOfStop } from './states';
+import { StopsSheet } from './stops-sheet';
+import { useKeys } from './use-keys';
+import { usePosition } from './use-position';
+import type { WalkScreenProps } from './walk-screen';
+
+interface WalkBoardProps extends WalkScreenProps {
+  readonly walk: Walk;
+  readonly personId: string;
+}
+
+type OpenSheet = 'reading' | 'cannot' | 'stops' | 'repairs' | 'keys' | undefined;
+
+/** One stop at a time: the rig with the way round it, the checks from here, the present one at the thumb. */
+export function WalkBoard(props: WalkBoardProps) {
+  const { walk, personId, onFault, onVerdict, onLeave } = props;
+  const t = useWords();
+  const { width } = useWindowDimensions();
+  const wide = width >= 900;
+  const reference = useReference((state) => state.reference);
+  const habit = usePreferences((state) => state.habit) ?? reference?.habit ?? 'customary';
+  const { inspection, assessment, rig, stops } = walk;
+  const position = usePosition(walk, props.at);
+  const { stop, stopIndex, current } = position;
+  const unitIds = inspection.begun?.unitIds ?? [];
+  const repairs = unreadRepairs(reference, unitIds).filter(
+    ({ defectId }) => !inspection.acknowledged.has(defectId),
+  );
+  const [sheet, setSheet] = useState<OpenSheet>(repairs.length > 0 ? 'repairs' : undefined);
+  const [drafts, setDrafts] = useState<readonly string[]>([]);
+  useEffect(() => {
+    void listDrafts(inspection.id).then(setDrafts);
+  }, [inspection.id]);
+  const close = useCallback(() => setSheet(undefined), []);
+  const inspectionId = inspection.id;
+  const key = current.key;
+
+  const answer = async (payload: {
+    outcome: 'sound' | 'not-looked' | 'cleared';
+    reason?: string;
+  }) => {
+    const kept = await appendEntries([
+      { inspectionId, actorId: personId, type: 'answered', payload: { key, ...payload } },
+    ]);
+    if (!kept) return;
+    setSheet(undefined);
+    if (payload.outcome !== 'cleared') position.moveOn(key);
+  };
+
+  const keepReading = async (reading: TypedReading) => {
+    const measured = {
+      inspectionId,
+      actorId: personId,
+      type: 'measured' as const,
+      payload: { key, ...reading, instrument: 'gauge' as const },
+    };
+    const before = assessment.byKey.get(key);
+    const first =
+      before?.state === 'again' && before.answer?.outcome === 'measured'
+        ? before.answer.readings.map(({ value }) => value)
+        : [];
+    const kept = await appendEntries([measured]);
+    if (!kept) return;
+    setSheet(undefined);
+    const symptom = symptomOfReading(current, [...first, reading.value], rig.combinationAir);
+    if (symptom) {
+      await appendEntries([
+        {
+          inspectionId,
+          actorId: personId,
+          type: 'faulted',
+          payload: {
+            key,
+            symptomId: symptom,
+            defectId:
+              knownDefects(reference, unitIds, inspectionId).find((each) => each.key === key)?.id ??
+              newId(),
+            ...(current.place && { spot: { x: current.place.x, y: current.place.y } }),
+            photos: [],
+          },
+        },
+      ]);
+      // Out of a limit: stay, so that what follows from it is read.
+      return;
+    }
+    position.moveOn(key);
+  };
+
+  const acknowledge = async (defectId: string) => {
+    const kept = await appendEntries([
+      { inspectionId, actorId: personId, type: 'acknowledged', payload: { defectId } },
+    ]);
+    if (kept && repairs.length === 1) setSheet(undefined);
+  };
+
+  const assessed = assessment.byKey.get(key);
+  const openHere = openInStop(walk, stop);
+  const stateOf = useCallback(
+    (each: string): BeadState => assessment.byKey.get(each)?.state ?? 'unanswered',
+    [assessment],
+  );
+  const beads = useMemo(() => toBeads(stops, (each) => stateOfStop(walk, each)), [stops, walk]);
+  const last = reference?.lastReadings.find((reading) => reading.key === key);
+  const reading = current.check.reading;
+  const canAnswer = assessed?.state === 'unanswered' || assessed?.state === 'again';
+  const goOn = () =>
+    stopIndex < stops.length - 1 ? position.goToStop(stopIndex + 1) : onVerdict();
+
+  useKeys(
+    {
+      s: () => canAnswer && !reading?.required && void answer({ outcome: 'sound' }),
+      ' ': () => canAnswer && !reading?.required && void answer({ outcome: 'sound' }),
+      f: () => onFault(key),
+      c: () => canAnswer && setSheet('cannot'),
+      m: () => reading && setSheet('reading'),
+      u: () => !canAnswer && void answer({ outcome: 'cleared' }),
+      ArrowDown: () => position.step(1),
+      ArrowUp: () => position.step(-1),
+      ArrowRight: goOn,
+      ArrowLeft: () => position.goToStop(stopIndex - 1),
+      '?': () => setSheet('keys'),
+    },
+    sheet === undefined,
+  );
+
+  if (!assessed) return null;
+  const map = (
+    <RigDrawing
+      rig={rig}
+      label={t('walk.drawing', { count: stops.length })}
+      stops={beads}
+      currentStop={stop.key}
+      spot={{ x: current.x, y: current.y }}
+    />
+  );
+  const next = stops[stopIndex + 1];
+  return (
+    <View role="main" className="h-full flex-1 bg-ground">
+      <View className="mx-auto w-full max-w-[1280px] flex-row items-center justify-between px-2">
+        <Button look="quiet" title={t('walk.leave')} onPress={onLeave} />
+        <Text className="shrink font-head text-lg text-ink">
+          {rig.units.map(({ unit }) => unit.number).join(' + ')} ·{' '}
+          {t('walk.progress', { done: assessment.answered, total: assessment.total })}
+        </Text>
+        <Button look="quiet" title={t('walk.stops')} onPress={() => setSheet('stops')} />
+      </View>
+      <Progress share={assessment.answered / assessment.total} />
+      <View className={`mx-auto w-full max-w-[1280px] flex-1 ${wide ? 'flex-row' : ''}`}>
+        <View className={wide ? 'w-[46%] p-4' : 'px-2 pt-1'}>
+          {map}
+          {wide
+            ? stop.zone.cautions?.map((caution) => (
+                <View key={caution.words} className="pt-2">
+                  <SignalWords caution={caution} />
+                </View>
+              ))
+            : null}
+        </View>
+        <View className="min-h-0 flex-1">
+          <View className="px-4 pb-1 pt-1">
+            <Soft>
+              {t('walk.stop', { number: stopIndex + 1, of: stops.length })} ·{' '}
+              {stop.zone.unit.number}
+            </Soft>
+            <Heading level={1} className="text-3xl">
+              {stop.zone.title}
+            </Heading>
+          </View>
+          {wide ? null : <StopCautions cautions={stop.zone.cautions ?? []} stopKey={stop.key} />}
+          <CheckList
+            instances={stop.instances}
+            currentKey={key}
+            stateOf={stateOf}
+            onChoose={position.goToCheck}
+          />
+          <Dock
+            assessed={assessed}
+            last={last}
+            unitOfHabit={reading && unitFor(reading.kind, habit)}
+            known={
+              knownDefects(reference, unitIds, inspectionId).find((each) => each.key === key)?.words
+            }
+            hasDraft={drafts.includes(key)}
+            onward={
+              openHere === 0
+                ? {
+                    title: next ? t('walk.toStop', { stop: next.zone.title }) : t('walk.finish'),
+                    go: goOn,
+                  }
+                : undefined
+            }
+            onSound={() => void answer({ outcome: 'sound' })}
+            onFault={() => onFault(key)}
+            onCannot={() => setSheet('cannot')}
+            onMeasure={() => setSheet('reading')}
+            onTakeBack={() => void answer({ outcome: 'cleared' })}
+          />
+        </View>
+      </View>
+      {sheet === 'reading' ? (
+        <ReadingSheet
+          instance={current}
+          habit={habit}
+          combinationAir={rig.combinationAir}
+          last={last}
+          first={
+            assessed.state === 'again' && assessed.answer?.outcome === 'measured'
+              ? assessed.answer.readings[0].value
+              : undefined
+          }
+          onKeep={(typed) => void keepReading(typed)}
+          onClose={close}
+        />
+      ) : null}
+      {sheet === 'cannot' ? (
+        <CannotSheet
+          onKeep={(reason) => void answer({ outcome: 'not-looked', reason })}
+          onClose={close}
+        />
+      ) : null}
+      {sheet === 'stops' ? (
+        <StopsSheet
+          stops={stops}
+          currentKey={stop.key}
+          stateOf={(each) => stateOfStop(walk, each)}
+          openOf={(each) => openInStop(walk, each)}
+          onChoose={(index) => {
+            position.goToStop(index);
+            close();
+          }}
+          onClose={close}
+        />
+      ) : null}
+      {sheet === 'repairs' && repairs.length > 0 ? (
+        <RepairsSheet
+          repairs={repairs}
+          onAcknowledge={(id) => void acknowledge(id)}
+          onClose={close}
+        />
+      ) : null}
+      {sheet === 'keys' ? <KeysSheet onClose={close} /> : null}
+      {sheet === undefined && repairs.length > 0 ? (
+        <Pressable
+          role="button"
+          onPress={() => setSheet('repairs')}
+          className="min-h-touch justify-center bg-chalk px-4"
+        >
+          <Body className="text-center font-strong text-on-chalk">
+            {t('today.repairs')}: {repairs.length}
+          </Body>
+        </Pressable>
+      ) : null}
+    </View>
+  );
+}
+
+/** How much of the walk is answered, as a tape. */
+function Progress({ share }: { readonly share: number }) {
+  return (
+    <View className="h-1.5 w-full bg-line" aria-hidden>
+      <View className="h-full bg-cobalt" style={{ width: `${Math.round(share * 100)}%` }} />
+    </View>
+  );
+}
+
+/** Cautions of a stop, once: a touch puts them away until the next stop. */
+function StopCautions({
+  cautions,
+  stopKey,
+}: {
+  readonly cautions:
+    | Parameters<typeof SignalWords>[0]['caution'][]
+    | NonNullable<Walk['stops'][number]['zone']['cautions']>;
+  readonly stopKey: string;
+}) {
+  const t = useWords();
+  const [read, setRead] = useState<string>();
+  if (cautions.length === 0 || read === stopKey) return null;
+  return (
+    <Pressable
+      role="button"
+      aria-label={`${cautions.map(({ signal, words }) => `${signal}. ${words}`).join(' ')} ${t('close')}`}
+      onPress={() => setRead(stopKey)}
+      className="gap-1 px-4 pb-1"
+    >
+      {cautions.map((caution) => (
+        <SignalWords key={caution.words} caution={caution} />
+      ))}
+    </Pressable>
+  );
+}

@@ -1,0 +1,36 @@
+import { Body, Button, Heading, Screen } from '@/design';
+import { useWords } from '@/i18n';
+import { useSession, useWalk } from '@/state';
+import { WalkBoard } from './walk-board';
+
+export interface WalkScreenProps {
+  readonly inspectionId: string;
+  /** Check to come back to, from a fault. */
+  readonly at?: string;
+  readonly onFault: (key: string) => void;
+  readonly onVerdict: () => void;
+  readonly onReport: () => void;
+  readonly onLeave: () => void;
+}
+
+/** Opens a walk from this device's log. */
+export function WalkScreen(props: WalkScreenProps) {
+  const t = useWords();
+  const walk = useWalk(props.inspectionId);
+  const person = useSession((state) => state.person);
+  if (walk === undefined || !person)
+    return (
+      <Screen>
+        <Body>{t('loading')}</Body>
+      </Screen>
+    );
+  if (walk === null || walk.inspection.signed)
+    return (
+      <Screen>
+        <Heading level={1}>{t(walk ? 'walk.signed' : 'walk.gone')}</Heading>
+        {walk ? <Button look="main" title={t('walk.toReport')} onPress={props.onReport} /> : null}
+        <Button title={t('report.toToday')} onPress={props.onLeave} />
+      </Screen>
+    );
+  return <WalkBoard {...props} walk={walk} personId={person.id} />;
+}

@@ -1,0 +1,118 @@
+import { useEffect, useState } from 'react';
+import { useWindowDimensions, View } from 'react-native';
+import { Body, Button, Heading, Screen, Soft } from '@/design';
+import { useWords } from '@/i18n';
+import { ApiProblem, OFFLINE, useSession, useWorkshop } from '@/state';
+import { DefectDetail } from './defect-detail';
+import { DefectList } from './defect-list';
+
+export interface WorkshopScreenProps {
+  readonly onReport: (reportId: string) => void;
+  readonly onToday: () => void;
+  readonly onYou: () => void;
+}
+
+/** Open defects, worst and oldest first; the chosen one beside them on a wide screen. */
+export function WorkshopScreen({ onReport, onToday, onYou }: WorkshopScreenProps) {
+  const t = useWords();
+  const { width } = useWindowDimensions();
+  const wide = width >= 900;
+  const person = useSession((state) => state.person);
+  const { defects, counts, more, load, loadMore } = useWorkshop();
+  const [chosen, setChosen] = useState<string>();
+  const [trouble, setTrouble] = useState<string>();
+  const [done, setDone] = useState<string>();
+  const words = t('workshop.offline');
+  const reload = async () => {
+    try {
+      await load();
+      setTrouble(undefined);
+    } catch (error) {
+      if (!(error instanceof ApiProblem)) throw error;
+      setTrouble(error.code === OFFLINE ? words : error.detail);
+    }
+  };
+  useEffect(() => {
+    void reload();
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, []);
+  if (!person) return null;
+  const defect = defects?.find(({ id }) => id === chosen) ?? (wide ? defects?.[0] : undefined);
+  const total = Object.values(counts).reduce((sum, count) => sum + count, 0);
+  const list = defects ? (
+    <DefectList
+      defects={defects}
+      chosen={defect?.id}
+      more={more}
+      onChoose={(id) => {
+        setChosen(id);
+        setDone(undefined);
+      }}
+      onMore={() => void loadMore()}
+    />
+  ) : (
+    <Body className="p-4">{trouble ?? t('loading')}</Body>
+  );
+  const detail = defect ? (
+    <DefectDetail
+      key={defect.id}
+      defect={defect}
+      wide={wide}
+      mayCertify={person.role === 'mechanic'}
+      personId={person.id}
+      personName={person.name}
+      onReport={onReport}
+      onDone={(sentence) => {
+        setDone(sentence);
+        setChosen(undefined);
+        void reload();
+      }}
+    />
+  ) : (
+    <Body className="p-6">{t('workshop.choose')}</Body>
+  );
+  return (
+    <Screen
+      wide
+      scrolls={false}
+      head={
+        <View className="mx-auto w-full max-w-[1440px] flex-row items-center justify-between pl-4 pr-2 pt-1">
+          <View className="shrink">
+            <Heading level={1}>{t('workshop.title')}</Heading>
+            <Soft>
+              {t('workshop.open', { count: total })} ·{' '}
+              {t('workshop.counts', {
+                major: counts.major ?? 0,
+                minor: counts.minor ?? 0,
+                note: counts.note ?? 0,
+              })}
+            </Soft>
+          </View>
+          <View className="flex-row">
+            {!wide && chosen ? (
+              <Button look="quiet" title={t('back')} onPress={() => setChosen(undefined)} />
+            ) : (
+              <Button look="quiet" title={t('today.toToday')} onPress={onToday} />
+            )}
+            <Button look="quiet" title={t('you.title')} onPress={onYou} />
+          </View>
+        </View>
+      }
+    >
+      {done || (trouble && defects) ? (
+        <Body live className="bg-raised px-4 py-2 font-strong">
+          {trouble ?? done}
+        </Body>
+      ) : null}
+      {defects?.length === 0 ? <Body className="p-4">{t('workshop.empty')}</Body> : null}
+      {wide ? (
+        <View className="min-h-0 flex-1 flex-row">
+          <View className="w-[400px] border-r border-line">{list}</View>
+          <View className="min-h-0 flex-1">{detail}</View>
+        </View>
+      ) : (
+        <View className="min-h-0 flex-1">{chosen && defect ? detail : list}</View>
+      )}
+    </Screen>
+  );
+}

@@ -1,0 +1,1 @@
+export { YouScreen } from './you-screen';

@@ -1,0 +1,70 @@
+import type { UnitHabit } from '@nazar/core/quantity';
+import { View } from 'react-native';
+import { Body, Button, Heading, Screen, Soft } from '@/design';
+import { useWords } from '@/i18n';
+import { usePreferences, useReference, useSession, type Theme } from '@/state';
+
+interface YouScreenProps {
+  readonly onSignedOut: () => void;
+  readonly onVerify: () => void;
+  readonly onBack: () => void;
+}
+
+const THEMES: readonly Theme[] = ['night', 'day', 'system'];
+const HABITS: readonly UnitHabit[] = ['customary', 'metric'];
+
+/** Who is signed in, light and units. */
+export function YouScreen({ onSignedOut, onVerify, onBack }: YouScreenProps) {
+  const t = useWords();
+  const { person, signOut } = useSession();
+  const reference = useReference((state) => state.reference);
+  const { theme, setTheme, habit, setHabit } = usePreferences();
+  if (!person) return null;
+  return (
+    <Screen
+      head={
+        <View className="mx-auto w-full max-w-[680px] flex-row items-center justify-between pl-4 pr-2 pt-1">
+          <Heading level={1} className="text-3xl">
+            {person.name}
+          </Heading>
+          <Button look="quiet" title={t('back')} onPress={onBack} />
+        </View>
+      }
+    >
+      <Body>
+        {t(`roles.${person.role}`)} · {reference?.depot.name} · {reference?.organisation}
+      </Body>
+      <View className="gap-1" role="group" aria-label={t('you.theme')}>
+        <Body className="font-strong">{t('you.theme')}</Body>
+        <View className="flex-row gap-2">
+          {THEMES.map((each) => (
+            <Button
+              key={each}
+              className="flex-1"
+              title={t(`you.${each}`)}
+              selected={theme === each}
+              onPress={() => setTheme(each)}
+            />
+          ))}
+        </View>
+      </View>
+      <View className="gap-1" role="group" aria-label={t('you.units')}>
+        <Body className="font-strong">{t('you.units')}</Body>
+        <View className="flex-row gap-2">
+          {HABITS.map((each) => (
+            <Button
+              key={each}
+              className="flex-1"
+              title={t(`you.${each}`)}
+              selected={(habit ?? reference?.habit) === each}
+              onPress={() => setHabit(each)}
+            />
+          ))}
+        </View>
+      </View>
+      <Button title={t('you.verify')} onPress={onVerify} />
+      <Button title={t('you.signOut')} onPress={() => void signOut().then(onSignedOut)} />
+      <Soft>{t('guide')}</Soft>
+    </Screen>
+  );
+}

@@ -1,0 +1,180 @@
+import { create } from 'zustand';
+import { ApiProblem, callApi, callJson, OFFLINE } from './api';
+import { database } from './database';
+import { onEntryKept } from './log';
+import { useReference } from './reference';
+import { useSession } from './session';
+
+export type SyncTrouble = 'offline' | 'sign-in-needed' | 'server-away' | undefined;
+
+interface SyncState {
+  readonly waiting: number;
+  /** Made by somebody else who must sign in here before they can be sent. */
+  readonly ofOthers: number;
+  readonly refused: number;
+  readonly busy: boolean;
+  readonly trouble: SyncTrouble;
+}
+
+export const useSync = create<SyncState>(() => ({
+  waiting: 0,
+  ofOthers: 0,
+  refused: 0,
+  busy: false,
+  trouble: undefined,
+}));
+
+const BATCH = 500;
+const FIRST_PAUSE = 2_000;
+const LONGEST_PAUSE = 60_000;
+
+interface EventAnswer {
+  readonly id: string;
+  readonly status: 'stored' | 'duplicate' | 'refused';
+  readonly code?: string;
+  readonly detail?: string;
+}
+
+/** Counts what is still on this device only. */
+export async function countWaiting(): Promise<void> {
+  const personId = useSession.getState().person?.id ?? '';
+  const waiting = await database.events.where('state').equals('waiting').toArray();
+  const photos = await database.photos.where('state').equals('waiting').count();
+  const refused = await database.events.where('state').equals('refused').count();
+  const own = waiting.filter(({ actorId }) => actorId === personId).length;
+  useSync.setState({ waiting: own + photos, ofOthers: waiting.length - own, refused });
+}
+
+let running: Promise<void> | undefined;
+let again = false;
+let pause = FIRST_PAUSE;
+let timer: ReturnType<typeof setTimeout> | undefined;
+
+/** Sends what waits; safe to call at any time. Runs again by itself when it could not finish. */
+export function syncNow(): Promise<void> {
+  if (running) {
+    again = true;
+    return running;
+  }
+  clearTimeout(timer);
+  running = run().finally(() => {
+    running = undefined;
+    if (again) {
+      again = false;
+      void syncNow();
+    }
+  });
+  return running;
+}
+
+async function run(): Promise<void> {
+  const { person } = useSession.getState();
+  await countWaiting();
+  if (!person) return;
+  useSync.setState({ busy: true });
+  try {
+    await sendPhotos(person.id);
+    const sent = await sendEvents(person.id);
+    if (sent > 0 || useSync.getState().trouble) await useReference.getState().refresh(person.id);
+    pause = FIRST_PAUSE;
+    useSync.setState({ trouble: undefined });
+    useSession.getState().setExpired(false);
+  } catch (error) {
+    if (!(error instanceof ApiProblem)) throw error;
+    const trouble: SyncTrouble =
+      error.code === OFFLINE ? 'offline' : error.status === 401 ? 'sign-in-needed' : 'server-away';
+    useSync.setState({ trouble });
+    if (trouble === 'sign-in-needed') useSession.getState().setExpired(true);
+    else retryLater();
+  } finally {
+    await countWaiting();
+    useSync.setState({ busy: false });
+  }
+}
+
+function retryLater(): void {
+  pause = Math.min(pause * 2, LONGEST_PAUSE);
+  // Half of it by chance, so that a yard full of phones does not come back at one moment.
+  timer = setTimeout(() => void syncNow(), pause * (0.5 + Math.random() / 2));
+}
+
+/** Pictures go first, so that the report can name their digests when it is sealed. */
+async function sendPhotos(actorId: string): Promise<void> {
+  const photos = await database.photos.where({ actorId, state: 'waiting' }).toArray();
+  for (const photo of photos) {
+    try {
+      await callApi(`/photos/${photo.id}?inspection=${photo.inspectionId}`, {
+        method: 'PUT',
+        body: photo.blob,
+        type: 'image/jpeg',
+      });
+      await database.photos.update(photo.id, { state: 'sent' });
+    } catch (error) {
+      if (!(error instanceof ApiProblem) || (error.status !== 413 && error.status !== 422))
+        throw error;
+      // This picture alone is refused; it stays on the device.
+      const { code, detail } = error;
+      await database.photos.update(photo.id, { state: 'refused', refusal: { code, detail } });
+    }
+  }
+}
+
+async function sendEvents(actorId: string): Promise<number> {
+  let sent = 0;
+  for (;;) {
+    const waiting = await database.events.where({ actorId, state: 'waiting' }).toArray();
+    if (waiting.length === 0) return sent;
+    const batch = waiting
+      .map(({ event }) => event)
+      .sort((a, b) => a.sequence - b.sequence)
+      .slice(0, BATCH);
+    const { answers } = await callJson<{ answers: EventAnswer[] }>('/events', {
+      method: 'POST',
+      json: { events: batch },
+    });
+    await database.transaction('rw', database.events, async () => {
+      for (const [index, answer] of answers.entries())
+        await database.events.update(
+          batch[index].id,
+          answer.status === 'refused'
+            ? {
+                state: 'refused',
+                refusal: { code: answer.code ?? '', detail: answer.detail ?? '' },
+              }
+            : { state: 'sent' },
+        );
+    });
+    sent += batch.length;
+    await countWaiting();
+  }
+}
+
+/** Starts listening for entries, the network and the person coming back to the screen. */
+export function startSync(): () => void {
+  let soon: ReturnType<typeof setTimeout> | undefined;
+  const later = () => {
+    clearTimeout(soon);
+    // A few answers in a row travel together.
+    soon = setTimeout(() => void syncNow(), 800);
+    void countWaiting();
+  };
+  const stopListening = onEntryKept(later);
+  const now = () => {
+    pause = FIRST_PAUSE;
+    void syncNow();
+  };
+  const gone = () => useSync.setState({ trouble: 'offline' });
+  const visible = () => document.visibilityState === 'visible' && now();
+  window.addEventListener('online', now);
+  window.addEventListener('offline', gone);
+  document.addEventListener('visibilitychange', visible);
+  now();
+  return () => {
+    stopListening();
+    clearTimeout(soon);
+    clearTimeout(timer);
+    window.removeEventListener('online', now);
+    window.removeEventListener('offline', gone);
+    document.removeEventListener('visibilitychange', visible);
+  };
+}

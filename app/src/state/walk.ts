@@ -1,0 +1,59 @@
+import { catalogue } from '@nazar/core/catalogue';
+import { policyById } from '@nazar/core/grading';
+import { assess, fold, type Assessment, type Inspection } from '@nazar/core/inspection';
+import { orderWalk, type Stop } from '@nazar/core/planning';
+import { composeRig, type Rig } from '@nazar/core/rig';
+import { useEffect, useMemo, useState } from 'react';
+import { useLog } from './log';
+import { knownDefects, unreadRepairs, useReference } from './reference';
+
+/** Everything a screen shows of one walk, worked out from its log. */
+export interface Walk {
+  readonly inspection: Inspection;
+  readonly rig: Rig;
+  readonly stops: readonly Stop[];
+  readonly assessment: Assessment;
+}
+
+/**
+ * The walk with this id, anew after each entry.
+ * @returns undefined while it is read, null when it is not on this device or its units are unknown here
+ */
+export function useWalk(inspectionId: string): Walk | undefined | null {
+  const events = useLog((state) => state.logs.get(inspectionId));
+  const reference = useReference((state) => state.reference);
+  const [looked, setLooked] = useState(false);
+  useEffect(() => {
+    void useLog
+      .getState()
+      .load(inspectionId)
+      .then(() => setLooked(true));
+  }, [inspectionId]);
+  const inspection = useMemo(() => events && fold(inspectionId, events), [events, inspectionId]);
+  const begun = inspection?.begun;
+  const made = useMemo(() => {
+    if (!begun || !reference) return undefined;
+    const units = begun.unitIds.flatMap((id) => reference.units.filter((unit) => unit.id === id));
+    if (units.length !== begun.unitIds.length) return undefined;
+    const rig = composeRig({
+      units,
+      phase: begun.phase,
+      circumstances: begun.circumstances,
+      catalogue,
+    });
+    return { rig, stops: orderWalk(rig) };
+    // A walk's units do not change once it is begun.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [begun?.eventId, reference !== undefined]);
+  return useMemo(() => {
+    if (!inspection || !made || !begun) return looked && events ? null : undefined;
+    const assessment = assess({
+      inspection,
+      rig: made.rig,
+      policy: policyById(begun.policyId),
+      known: knownDefects(reference, begun.unitIds, inspection.id),
+      unread: unreadRepairs(reference, begun.unitIds),
+    });
+    return { inspection, assessment, ...made };
+  }, [inspection, made, begun, reference, looked, events]);
+}

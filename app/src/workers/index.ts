@@ -1,0 +1,2 @@
+export { preparePhoto } from './prepare-photo';
+export { keepAppOffline } from './offline';

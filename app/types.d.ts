@@ -1,0 +1,5 @@
+declare module '*.woff2' {
+  const asset: number;
+  export default asset;
+}
+declare module '*.css';

@@ -1,0 +1,87 @@
+import { spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { dirname, join } from 'node:path';
+import { say } from './say.mjs';
+
+const ROOT = join(import.meta.dirname, '..');
+
+/** Builds the app into `folder` unless it was built from the same files before. */
+export async function buildApp(folder = join(ROOT, '.nazar', 'app')) {
+  const digest = digestOf(['app', 'core', 'package-lock.json']);
+  const mark = join(folder, '.built-from');
+  if (existsSync(mark) && readFileSync(mark, 'utf8') === digest) return folder;
+  say('building the app (a minute or two the first time)');
+  rmSync(folder, { recursive: true, force: true });
+  mkdirSync(dirname(folder), { recursive: true });
+  const expo = join(
+    dirname(createRequire(import.meta.url).resolve('expo/package.json')),
+    'bin',
+    'cli',
+  );
+  const done = spawnSync(
+    process.execPath,
+    [expo, 'export', '--platform', 'web', '--output-dir', folder],
+    {
+      cwd: join(ROOT, 'app'),
+      encoding: 'utf8',
+      env: {
+        ...process.env,
+        NODE_ENV: 'production',
+        CI: '1',
+        EXPO_NO_TELEMETRY: '1',
+        EXPO_OFFLINE: '1',
+      },
+    },
+  );
+  if (done.status !== 0)
+    throw new Error(`The app could not be built.\n${done.stdout}\n${done.stderr}`);
+  await writeServiceWorker(folder);
+  writeFileSync(mark, digest);
+  return folder;
+}
+
+/** All files of the app are kept on the device; the API never is. */
+async function writeServiceWorker(folder) {
+  const { generateSW } = await import('workbox-build');
+  await generateSW({
+    globDirectory: folder,
+    globPatterns: ['**/*.{js,css,html,ttf,woff2,png,svg,json,webmanifest}'],
+    globIgnores: ['metadata.json'],
+    swDest: join(folder, 'service-worker.js'),
+    maximumFileSizeToCacheInBytes: 8 * 1024 * 1024,
+    navigateFallback: '/index.html',
+    navigateFallbackDenylist: [/^\/api\//],
+    clientsClaim: true,
+    skipWaiting: true,
+    inlineWorkboxRuntime: true,
+    sourcemap: false,
+  });
+}
+
+/** A digest over the sources that the build is made from. */
+export function digestOf(paths) {
+  const hash = createHash('sha256');
+  const walk = (path) => {
+    const full = join(ROOT, path);
+    if (!existsSync(full)) return;
+    let entries;
+    try {
+      entries = readdirSync(full, { withFileTypes: true });
+    } catch {
+      hash.update(path).update(readFileSync(full));
+      return;
+    }
+    for (const entry of entries.sort((a, b) => (a.name < b.name ? -1 : 1))) {
+      if (['node_modules', 'dist', '.expo'].includes(entry.name)) continue;
+      if (/\.test\.tsx?$/.test(entry.name)) continue;
+      if (entry.isDirectory()) walk(join(path, entry.name));
+      else hash.update(join(path, entry.name)).update(readFileSync(join(full, entry.name)));
+    }
+  };
+  paths.forEach(walk);
+  return hash.digest('hex');
+}
+
+if (process.argv[1] === import.meta.filename) await buildApp();
