@@ -24,7 +24,8 @@ module.exports = {
       fontFamily: {
         head: ['BarlowCondensed600'],
         text: ['Atkinson400'],
-        strong: ['Atkinson700'],
+        // Classes are written in the order of the alphabet: `thick` must win over `text`.
+        thick: ['Atkinson700'],
       },
       minHeight: { touch: '56px' },
       minWidth: { touch: '56px' },

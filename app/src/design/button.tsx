@@ -24,6 +24,8 @@ interface ButtonProps {
   readonly disabled?: boolean;
   readonly selected?: boolean;
   readonly note?: string;
+  /** Words at the start, for a list of answers. */
+  readonly start?: boolean;
   readonly before?: ReactNode;
   readonly className?: string;
   readonly label?: string;
@@ -40,6 +42,7 @@ export function Button(props: ButtonProps) {
     selected,
     note,
     before,
+    start = note !== undefined,
     className = '',
   } = props;
   // What is chosen is filled, what is not is an outline.
@@ -53,11 +56,11 @@ export function Button(props: ButtonProps) {
       disabled={disabled}
       testID={props.testID}
       onPress={onPress}
-      className={`min-h-touch flex-row items-center justify-center gap-3 rounded-xl px-4 py-2 ${BOX[shown]} ${disabled ? 'opacity-50' : ''} ${className}`}
+      className={`min-h-touch flex-row items-center gap-3 ${start ? 'justify-start' : 'justify-center'} rounded-xl px-4 py-2 ${BOX[shown]} ${disabled ? 'opacity-50' : ''} ${className}`}
     >
       {before}
-      <View className={note ? 'flex-1' : 'shrink'}>
-        <Text className={`font-head text-xl ${WORD[shown]} ${note ? '' : 'text-center'}`}>
+      <View className={start ? 'flex-1' : 'shrink'}>
+        <Text className={`font-head text-xl ${WORD[shown]} ${start ? '' : 'text-center'}`}>
           {title}
         </Text>
         {note ? <Text className={`font-text text-sm ${WORD[shown]}`}>{note}</Text> : null}

@@ -17,7 +17,7 @@ export function Field({ label, value, onChange, hint, trouble, ...rest }: FieldP
   const palette = usePalette();
   return (
     <View className="gap-1">
-      <Body className="font-strong">{label}</Body>
+      <Body className="font-thick">{label}</Body>
       <TextInput
         {...rest}
         aria-label={label}

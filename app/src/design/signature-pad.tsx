@@ -49,7 +49,7 @@ export function SignaturePad({ label, onChange, round }: SignaturePadProps) {
     return () => pad.off();
   }, [palette.ink, round]);
   return (
-    <View className="h-40 overflow-hidden rounded-xl border-2 border-line bg-raised">
+    <View className="h-36 overflow-hidden rounded-xl border-2 border-line bg-raised">
       <canvas
         ref={canvas}
         role="img"

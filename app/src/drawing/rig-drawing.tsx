@@ -4,6 +4,7 @@ import type { Rig } from '@nazar/core/rig';
 import { memo } from 'react';
 import { View } from 'react-native';
 import Svg, { Circle, G, Line, Path, Polyline, Rect } from 'react-native-svg';
+import { wayRound } from './way-round';
 import { BeadShape, usePalette, type BeadState, type Palette } from '@/design';
 
 export interface StopBead {
@@ -35,20 +36,22 @@ interface RigDrawingProps {
   readonly onTouch?: (x: number, y: number) => void;
 }
 
-const MARGIN = 1.5;
+/** Metres round the outline: feet need room, a drawing without a way does not. */
+const MARGIN = { way: 1.5, alone: 0.9 };
 
 /** The rig from above, front to the left, to scale, with the way round it. */
 export const RigDrawing = memo(function RigDrawing(props: RigDrawingProps) {
   const { rig, label, stops = [], currentStop, spot, marks = [], className = '', onTouch } = props;
   const palette = usePalette();
-  const width = rig.length + 2 * MARGIN;
-  const height = rig.width + 2 * MARGIN;
+  const margin = stops.length > 0 ? MARGIN.way : MARGIN.alone;
+  const width = rig.length + 2 * margin;
+  const height = rig.width + 2 * (stops.length > 0 ? margin : 0.4);
   const bead = Math.max(0.3, width / 55);
   const touch = onTouch && {
     onClick: (event: MouseEvent) => {
       const box = (event.currentTarget as Element).getBoundingClientRect();
       onTouch(
-        ((event.clientX - box.left) / box.width) * width - MARGIN,
+        ((event.clientX - box.left) / box.width) * width - margin,
         ((event.clientY - box.top) / box.height) * height - height / 2,
       );
     },
@@ -58,7 +61,7 @@ export const RigDrawing = memo(function RigDrawing(props: RigDrawingProps) {
       <Svg
         width="100%"
         height="100%"
-        viewBox={`${-MARGIN} ${-height / 2} ${width} ${height}`}
+        viewBox={`${-margin} ${-height / 2} ${width} ${height}`}
         role="img"
         aria-label={label}
         {...touch}
@@ -66,7 +69,7 @@ export const RigDrawing = memo(function RigDrawing(props: RigDrawingProps) {
         {rig.units.map(({ unit, module, offset }) => (
           <UnitDrawing key={unit.id} module={module} offset={offset} palette={palette} />
         ))}
-        {stops.length > 1 ? <Way stops={stops} palette={palette} /> : null}
+        {stops.length > 1 ? <Way rig={rig} stops={stops} palette={palette} /> : null}
         {stops.map((stop) => (
           <G key={stop.key}>
             {stop.key === currentStop ? (
@@ -124,11 +127,13 @@ function Spot({ x, y, size, palette }: { x: number; y: number; size: number; pal
 }
 
 /** The path that feet take from bead to bead. */
-function Way({ stops, palette }: { stops: readonly StopBead[]; palette: Palette }) {
+function Way({ rig, stops, palette }: { rig: Rig; stops: readonly StopBead[]; palette: Palette }) {
   return (
     <Polyline
-      points={stops
-        .filter(({ outside }) => outside)
+      points={wayRound(
+        rig,
+        stops.filter(({ outside }) => outside),
+      )
         .map(({ x, y }) => `${x},${y}`)
         .join(' ')}
       fill="none"

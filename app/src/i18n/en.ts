@@ -232,6 +232,8 @@ export const en = {
     least: 'Sound from {{least}}',
     most: 'Sound up to {{most}}',
     between: 'Sound from {{least}} to {{most}}',
+    stopBelow: 'Out of service below {{limit}} ({{source}})',
+    stopAbove: 'Out of service above {{limit}} ({{source}})',
     noLimit: 'No limit; it is recorded.',
     by: '{{limit}} ({{source}})',
     specification: 'this unit’s specification',

@@ -153,9 +153,11 @@ async function sendEvents(actorId: string): Promise<number> {
 export function startSync(): () => void {
   let soon: ReturnType<typeof setTimeout> | undefined;
   const later = () => {
-    clearTimeout(soon);
-    // A few answers in a row travel together.
-    soon = setTimeout(() => void syncNow(), 800);
+    // A few answers in a row travel together; the first of them sets the time.
+    soon ??= setTimeout(() => {
+      soon = undefined;
+      void syncNow();
+    }, 800);
     void countWaiting();
   };
   const stopListening = onEntryKept(later);

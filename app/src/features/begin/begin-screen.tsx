@@ -158,7 +158,7 @@ function Choice({
 }) {
   return (
     <View className="gap-1" role="group" aria-label={label}>
-      <Body className="font-strong">{label}</Body>
+      <Body className="font-thick">{label}</Body>
       <View className="flex-row gap-2">
         {options.map(([title, selected, choose]) => (
           <Button

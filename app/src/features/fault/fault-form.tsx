@@ -80,7 +80,7 @@ export function FaultForm(props: FaultFormProps) {
           <Button
             key={each.id}
             title={each.words}
-            className="justify-start"
+            start
             selected={each.id === draft.symptomId}
             onPress={() =>
               change({
@@ -106,7 +106,7 @@ export function FaultForm(props: FaultFormProps) {
           <Button
             key={step.id}
             title={step.words}
-            className="justify-start"
+            start
             selected={step.id === draft.stepId}
             onPress={() => change({ stepId: step.id, page: 'where' })}
           />

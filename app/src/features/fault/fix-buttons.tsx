@@ -18,14 +18,14 @@ export function FixButtons({ fixes, fixed, onChange }: FixButtonsProps) {
         <Button
           key={fix}
           title={fix}
-          className="justify-start"
+          start
           selected={fixed === fix}
           onPress={() => onChange(fixed === fix ? undefined : fix)}
         />
       ))}
       <Button
         title={t('fault.notFixed')}
-        className="justify-start"
+        start
         selected={fixed === undefined}
         onPress={() => onChange(undefined)}
       />

@@ -26,7 +26,7 @@ export function GradePanel({ graded, raisedTo, onRaise }: GradePanelProps) {
       </View>
       <Body>{t(`gradeMeans.${graded.grade}`)}</Body>
       {graded.blocks.length > 0 ? (
-        <Body className="font-strong">
+        <Body className="font-thick">
           {t('fault.blocks', {
             list: graded.blocks.map((each) => t(`capability.${each}`)).join(', '),
           })}
@@ -37,7 +37,7 @@ export function GradePanel({ graded, raisedTo, onRaise }: GradePanelProps) {
           {index + 1}. {t(`reason.${reason.code}`, { words: reason.words })}
         </Body>
       ))}
-      {graded.condition ? <Body className="font-strong">{graded.condition}</Body> : null}
+      {graded.condition ? <Body className="font-thick">{graded.condition}</Body> : null}
       <Soft>{t('fault.raiseWhy')}</Soft>
       <View className="flex-row flex-wrap gap-2">
         {higher.map((grade) => (

@@ -65,7 +65,7 @@ export function PhotoStrip({ inspectionId, personId, photos, onChange }: PhotoSt
         />
       ) : null}
       {state === 'not-a-picture' || state === 'huge' ? (
-        <Body role="alert" className="font-strong text-vermilion">
+        <Body role="alert" className="font-thick text-vermilion">
           {t(state === 'huge' ? 'fault.photoHuge' : 'fault.photoBad')}
         </Body>
       ) : null}

@@ -53,7 +53,7 @@ export function ReportBody({ file }: { readonly file: ReportFile }) {
           </Body>
         ))}
         {report.verdict.conditions.map((words) => (
-          <Body key={words} className="font-strong">
+          <Body key={words} className="font-thick">
             {words}
           </Body>
         ))}
@@ -111,7 +111,7 @@ export function ReportBody({ file }: { readonly file: ReportFile }) {
           <Heading level={2}>{t('report.after')}</Heading>
           {file.additions.map(({ addition }) => (
             <View key={addition.id}>
-              <Body className="font-strong">
+              <Body className="font-thick">
                 {addition.kind === 'acknowledged'
                   ? t('report.acknowledged', { name: addition.by.name })
                   : addition.outcome
@@ -171,7 +171,7 @@ function DefectLines({ defect }: { readonly defect: ReportDefect }) {
         <Bead state={defect.grade as BeadState} size={26} />
       </View>
       <View className="shrink gap-1">
-        <Body className="font-strong">
+        <Body className="font-thick">
           {t(`grade.${defect.grade}`)} · {defect.unit} · {defect.symptom}
         </Body>
         <Body>

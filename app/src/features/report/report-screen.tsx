@@ -24,7 +24,12 @@ export function ReportScreen({ reportId, onVerify, onToday }: ReportScreenProps)
   useEffect(() => {
     void useLog.getState().load(reportId);
   }, [reportId]);
+  const unsent = signedHere === true && waiting > 0;
   useEffect(() => {
+    if (unsent) {
+      setFile((before) => before ?? null);
+      return undefined;
+    }
     let gone = false;
     loadReportText(reportId).then(
       (text) => !gone && setFile(parseReport(text)),
@@ -34,7 +39,7 @@ export function ReportScreen({ reportId, onVerify, onToday }: ReportScreenProps)
       gone = true;
     };
     // Once the last entry has left this phone the report may be there.
-  }, [reportId, waiting]);
+  }, [reportId, unsent]);
 
   const head = (
     <View className="mx-auto w-full max-w-[680px] flex-row items-center justify-between pl-4 pr-2 pt-1">

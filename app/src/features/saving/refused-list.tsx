@@ -16,7 +16,7 @@ export function RefusedList() {
       <Body>{t('saving.refusedWhy')}</Body>
       {entries.map((entry) => (
         <Card key={entry.id}>
-          <Body className="font-strong">{entry.detail}</Body>
+          <Body className="font-thick">{entry.detail}</Body>
           <Soft>
             {entry.type} · {formatWhen(entry.at)}
           </Soft>

@@ -41,7 +41,7 @@ export function SignInScreen({ onSignedIn }: { readonly onSignedIn: () => void }
         </Heading>
         <Body className="max-w-[300px] text-center text-soft">{t('signIn.promise')}</Body>
       </View>
-      {expired ? <Body className="font-strong">{t('signIn.again')}</Body> : null}
+      {expired ? <Body className="font-thick">{t('signIn.again')}</Body> : null}
       <Field
         label={t('signIn.name')}
         hint={t('signIn.nameHint')}

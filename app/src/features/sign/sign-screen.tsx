@@ -127,7 +127,7 @@ export function SignScreen({ inspectionId, onSealed, onBack }: SignScreenProps) 
         </View>
       ) : null}
       {trouble ? (
-        <Body role="alert" className="font-strong text-vermilion">
+        <Body role="alert" className="font-thick text-vermilion">
           {trouble}
         </Body>
       ) : null}
@@ -147,7 +147,7 @@ function FindingLine({ finding }: { readonly finding: Finding }) {
         />
       </View>
       <View className="shrink">
-        <Body className="font-strong">{finding.title}</Body>
+        <Body className="font-thick">{finding.title}</Body>
         <Soft>
           {finding.chain
             .slice(0, 3)

@@ -47,7 +47,7 @@ export function RigPanel({ rig, reference, onChange, onReport }: RigPanelProps) 
           <Soft>{t('today.repairsWhy')}</Soft>
           {repairs.map((defect) => (
             <View key={defect.id}>
-              <Body className="font-strong">
+              <Body className="font-thick">
                 {defect.unitNumber} · {defect.title}
                 {defect.place ? ` · ${defect.place}` : ''}
               </Body>
@@ -71,7 +71,7 @@ export function RigPanel({ rig, reference, onChange, onReport }: RigPanelProps) 
               <Bead state={defect.grade} size={26} />
             </View>
             <View className="shrink">
-              <Body className="font-strong">
+              <Body className="font-thick">
                 {t(`grade.${defect.grade}`)} · {defect.unitNumber} · {defect.symptom}
               </Body>
               <Body>
@@ -101,7 +101,7 @@ function LastReports({ rig, reference, onReport }: Omit<RigPanelProps, 'onChange
   return once.map((report) => (
     <Button
       key={report.unitId}
-      className="justify-start"
+      start
       before={<Bead state={HEADLINE_BEAD[report.headline]} size={28} />}
       title={`${t('today.lastReport')}: ${t(`headline.${report.headline}`)}`}
       note={t('today.reportLine', {

@@ -114,7 +114,7 @@ function RigChoice({
         return (
           <Button
             key={rig.id}
-            className="justify-start"
+            start
             title={rig.title}
             note={
               last

@@ -88,7 +88,7 @@ function ResultWords({ result }: { readonly result: Verification }) {
       return (
         <View className="gap-1">
           <Body>{t('verify.intactWords')}</Body>
-          <Body className="font-strong">
+          <Body className="font-thick">
             {result.report.units.map(({ number }) => number).join(' + ')} ·{' '}
             {t(`headline.${result.report.verdict.headline}`)} · {result.report.driver.name}
           </Body>
@@ -109,7 +109,7 @@ function ResultWords({ result }: { readonly result: Verification }) {
           <Body>{t('verify.changedWords')}</Body>
           {result.changes.map((change) => (
             <View key={change.path}>
-              <Body className="font-strong">{change.path}</Body>
+              <Body className="font-thick">{change.path}</Body>
               <Body>{change.words}</Body>
             </View>
           ))}

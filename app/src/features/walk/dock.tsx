@@ -47,9 +47,9 @@ export function Dock(props: DockProps) {
           </Heading>
         </View>
         <Body>{check.criterion}</Body>
-        {known ? <Body className="font-strong">{t('walk.known', { words: known })}</Body> : null}
+        {known ? <Body className="font-thick">{t('walk.known', { words: known })}</Body> : null}
         {repaired ? (
-          <Body className="font-strong">{t('walk.repaired', { words: repaired })}</Body>
+          <Body className="font-thick">{t('walk.repaired', { words: repaired })}</Body>
         ) : null}
         <LastLine {...props} />
         {check.cautions.map((caution) => (
@@ -77,7 +77,7 @@ function LastLine({ last, unitOfHabit }: DockProps) {
   const t = useWords();
   if (!last) return null;
   return (
-    <Body className="font-strong">
+    <Body className="font-thick">
       {t('walk.last', {
         value: formatSi(last.value, unitOfHabit ?? last.unit),
         when: formatWhen(last.at),
@@ -135,7 +135,7 @@ function AnsweredButtons(props: DockProps) {
   ];
   return (
     <View className="gap-2">
-      <Body className="font-strong" live>
+      <Body className="font-thick" live>
         {t('walk.looked')}: {words.filter(Boolean).join(' · ')}
       </Body>
       <View className="flex-row gap-2">

@@ -71,16 +71,17 @@ export function ReadingSheet(props: ReadingSheetProps) {
       foot={<Button look="main" className="min-h-[64px]" title={t('keypad.keep')} onPress={keep} />}
     >
       <RangeWords least={range.least} most={range.most} exact={exact} />
+      <StopWords instance={instance} combinationAir={combinationAir} exact={exact} />
       <View className="flex-row items-end justify-between border-b-2 border-ink pb-1">
         <Figure className="text-5xl">{typed || '–'}</Figure>
         <Figure className="text-2xl">{unit === '32nds' ? '/32 in' : unit}</Figure>
       </View>
       {trouble ? (
-        <Body role="alert" className="font-strong text-vermilion">
+        <Body role="alert" className="font-thick text-vermilion">
           {trouble}
         </Body>
       ) : props.first !== undefined ? (
-        <Body className="font-strong">{t('keypad.again')}</Body>
+        <Body className="font-thick">{t('keypad.again')}</Body>
       ) : null}
       {range.least || range.most ? (
         <Gauge
@@ -131,7 +132,46 @@ function RangeWords({
         ? t('keypad.least', { least: exact(least.value) })
         : t('keypad.most', { most: exact(limit.value) });
   const source = limit.from === 'law' ? limit.source : t('keypad.specification');
-  return <Body className="font-strong">{t('keypad.by', { limit: words, source })}</Body>;
+  return <Body className="font-thick">{t('keypad.by', { limit: words, source })}</Body>;
+}
+
+/** Beyond which it is out of service, with the source, where that is another limit. */
+function StopWords({
+  instance,
+  combinationAir,
+  exact,
+}: {
+  readonly instance: CheckInstance;
+  readonly combinationAir: boolean;
+  readonly exact: (si: number) => string;
+}) {
+  const t = useWords();
+  const { reading, symptoms } = instance.check;
+  if (!reading) return null;
+  const stopping = reading.bands.filter(({ symptom }) =>
+    symptoms.some(({ id, harm }) => id === symptom && harm === 'stop'),
+  );
+  const range = soundRange(
+    { ...reading, bands: stopping },
+    instance.unit.specification,
+    combinationAir,
+  );
+  const source = (limit: AppliedLimit) =>
+    limit.from === 'law' ? limit.source : t('keypad.specification');
+  return (
+    <>
+      {range.least ? (
+        <Body>
+          {t('keypad.stopBelow', { limit: exact(range.least.value), source: source(range.least) })}
+        </Body>
+      ) : null}
+      {range.most ? (
+        <Body>
+          {t('keypad.stopAbove', { limit: exact(range.most.value), source: source(range.most) })}
+        </Body>
+      ) : null}
+    </>
+  );
 }
 
 function impossibleWords(

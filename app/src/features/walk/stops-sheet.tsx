@@ -1,4 +1,5 @@
 import type { Stop } from '@nazar/core/planning';
+import { View } from 'react-native';
 import { Bead, Button, Sheet, type BeadState } from '@/design';
 import { useWords } from '@/i18n';
 
@@ -12,21 +13,30 @@ interface StopsSheetProps {
 }
 
 /** Every stop of the walk, to skip ahead or go back to. */
-export function StopsSheet({
+export function StopsSheet({ onClose, ...list }: StopsSheetProps) {
+  const t = useWords();
+  return (
+    <Sheet title={t('walk.stops')} closeTitle={t('close')} onClose={onClose}>
+      <StopList {...list} />
+    </Sheet>
+  );
+}
+
+/** The stops as beads in the order of the walk. */
+export function StopList({
   stops,
   currentKey,
   stateOf,
   openOf,
   onChoose,
-  onClose,
-}: StopsSheetProps) {
+}: Omit<StopsSheetProps, 'onClose'>) {
   const t = useWords();
   return (
-    <Sheet title={t('walk.stops')} closeTitle={t('close')} onClose={onClose}>
+    <View className="gap-2">
       {stops.map((stop, index) => (
         <Button
           key={stop.key}
-          className="justify-start"
+          start
           selected={stop.key === currentKey}
           before={<Bead state={stateOf(stop)} size={28} />}
           title={`${index + 1} · ${stop.zone.title}`}
@@ -37,6 +47,6 @@ export function StopsSheet({
           onPress={() => onChoose(index)}
         />
       ))}
-    </Sheet>
+    </View>
   );
 }

@@ -1,7 +1,8 @@
+import type { Stop } from '@nazar/core/planning';
 import { unitFor } from '@nazar/core/quantity';
 import { v7 as newId } from 'uuid';
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import { Pressable, Text, useWindowDimensions, View } from 'react-native';
+import { Pressable, ScrollView, Text, useWindowDimensions, View } from 'react-native';
 import { Body, Button, Heading, SignalWords, Soft, type BeadState } from '@/design';
 import { RigDrawing, toBeads } from '@/drawing';
 import { useWords } from '@/i18n';
@@ -21,7 +22,7 @@ import { KeysSheet } from './keys-sheet';
 import { ReadingSheet, symptomOfReading, type TypedReading } from './reading-sheet';
 import { RepairsSheet } from './repairs';
 import { openInStop, stateOfStop } from './states';
-import { StopsSheet } from './stops-sheet';
+import { StopList, StopsSheet } from './stops-sheet';
 import { useKeys } from './use-keys';
 import { usePosition } from './use-position';
 import type { WalkScreenProps } from './walk-screen';
@@ -156,6 +157,16 @@ export function WalkBoard(props: WalkBoardProps) {
     />
   );
   const next = stops[stopIndex + 1];
+  const stopList = {
+    stops,
+    currentKey: stop.key,
+    stateOf: (each: Stop) => stateOfStop(walk, each),
+    openOf: (each: Stop) => openInStop(walk, each),
+    onChoose: (index: number) => {
+      position.goToStop(index);
+      close();
+    },
+  };
   return (
     <View role="main" className="h-full flex-1 bg-ground">
       <View className="mx-auto w-full max-w-[1280px] flex-row items-center justify-between px-2">
@@ -170,13 +181,14 @@ export function WalkBoard(props: WalkBoardProps) {
       <View className={`mx-auto w-full max-w-[1280px] flex-1 ${wide ? 'flex-row' : ''}`}>
         <View className={wide ? 'w-[46%] p-4' : 'px-2 pt-1'}>
           {map}
-          {wide
-            ? stop.zone.cautions?.map((caution) => (
-                <View key={caution.words} className="pt-2">
-                  <SignalWords caution={caution} />
-                </View>
-              ))
-            : null}
+          {wide ? (
+            <ScrollView className="mt-3 min-h-0 flex-1" contentContainerClassName="gap-2 p-1">
+              {stop.zone.cautions?.map((caution) => (
+                <SignalWords key={caution.words} caution={caution} />
+              ))}
+              <StopList {...stopList} />
+            </ScrollView>
+          ) : null}
         </View>
         <View className="min-h-0 flex-1">
           <View className="px-4 pb-1 pt-1">
@@ -188,7 +200,9 @@ export function WalkBoard(props: WalkBoardProps) {
               {stop.zone.title}
             </Heading>
           </View>
-          {wide ? null : <StopCautions cautions={stop.zone.cautions ?? []} stopKey={stop.key} />}
+          {wide || openHere < stop.instances.length ? null : (
+            <StopCautions cautions={stop.zone.cautions ?? []} stopKey={stop.key} />
+          )}
           <CheckList
             instances={stop.instances}
             currentKey={key}
@@ -240,19 +254,7 @@ export function WalkBoard(props: WalkBoardProps) {
           onClose={close}
         />
       ) : null}
-      {sheet === 'stops' ? (
-        <StopsSheet
-          stops={stops}
-          currentKey={stop.key}
-          stateOf={(each) => stateOfStop(walk, each)}
-          openOf={(each) => openInStop(walk, each)}
-          onChoose={(index) => {
-            position.goToStop(index);
-            close();
-          }}
-          onClose={close}
-        />
-      ) : null}
+      {sheet === 'stops' ? <StopsSheet {...stopList} onClose={close} /> : null}
       {sheet === 'repairs' && repairs.length > 0 ? (
         <RepairsSheet
           repairs={repairs}
@@ -267,7 +269,7 @@ export function WalkBoard(props: WalkBoardProps) {
           onPress={() => setSheet('repairs')}
           className="min-h-touch justify-center bg-chalk px-4"
         >
-          <Body className="text-center font-strong text-on-chalk">
+          <Body className="text-center font-thick text-on-chalk">
             {t('today.repairs')}: {repairs.length}
           </Body>
         </Pressable>

@@ -104,7 +104,7 @@ export function CertifyForm({ defect, personId, personName, onDone }: CertifyFor
           maxLength={10}
         />
       ) : null}
-      <Body className="font-strong">
+      <Body className="font-thick">
         {t('workshop.sign')}: {personName}
       </Body>
       <SignaturePad label={t('sign.signLabel')} round={round} onChange={changeStrokes} />
@@ -114,7 +114,7 @@ export function CertifyForm({ defect, personId, personName, onDone }: CertifyFor
         onPress={() => setRound((before) => before + 1)}
       />
       {trouble ? (
-        <Body role="alert" className="font-strong text-vermilion">
+        <Body role="alert" className="font-thick text-vermilion">
           {trouble}
         </Body>
       ) : null}

@@ -46,7 +46,7 @@ export function DefectDetail(props: DefectDetailProps) {
             ? ` · ${t('workshop.confirmed', { when: formatWhen(defect.confirmedAt) })}`
             : ''}
         </Soft>
-        {defect.note ? <Body className="font-strong">{defect.note}</Body> : null}
+        {defect.note ? <Body className="font-thick">{defect.note}</Body> : null}
         {defect.until ? (
           <Body>
             {t('workshop.deferred', { until: defect.until, words: defect.outcomeWords ?? '' })}

@@ -100,7 +100,7 @@ export function WorkshopScreen({ onReport, onToday, onYou }: WorkshopScreenProps
       }
     >
       {done || (trouble && defects) ? (
-        <Body live className="bg-raised px-4 py-2 font-strong">
+        <Body live className="bg-raised px-4 py-2 font-thick">
           {trouble ?? done}
         </Body>
       ) : null}

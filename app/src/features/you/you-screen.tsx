@@ -35,7 +35,7 @@ export function YouScreen({ onSignedOut, onVerify, onBack }: YouScreenProps) {
         {t(`roles.${person.role}`)} · {reference?.depot.name} · {reference?.organisation}
       </Body>
       <View className="gap-1" role="group" aria-label={t('you.theme')}>
-        <Body className="font-strong">{t('you.theme')}</Body>
+        <Body className="font-thick">{t('you.theme')}</Body>
         <View className="flex-row gap-2">
           {THEMES.map((each) => (
             <Button
@@ -49,7 +49,7 @@ export function YouScreen({ onSignedOut, onVerify, onBack }: YouScreenProps) {
         </View>
       </View>
       <View className="gap-1" role="group" aria-label={t('you.units')}>
-        <Body className="font-strong">{t('you.units')}</Body>
+        <Body className="font-thick">{t('you.units')}</Body>
         <View className="flex-row gap-2">
           {HABITS.map((each) => (
             <Button
