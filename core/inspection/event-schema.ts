@@ -109,4 +109,6 @@ export const envelopeSchema = object({
   version: number().oneOf([1]).required(),
   type: plainText(40).required(),
   payload: mixed().required(),
-}).noUnknown();
+})
+  .noUnknown()
+  .required();

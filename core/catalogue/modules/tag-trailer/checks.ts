@@ -464,7 +464,7 @@ const bedChecks: Check[] = [
     zone: 'curb-front',
     method: 'look',
     seconds: 5,
-    criterion: 'Legible.',
+    criterion: 'Number and rating legible, plate riveted on.',
     source: '49 CFR 390.21',
     symptoms: [symptom('decal-unreadable', 'Cannot be read', 'records', 'watch')],
     why: 'The rating decides what you may load.',
