@@ -14,7 +14,7 @@ const WRONG_TRIES = 5;
 const LOCK_MINUTES = 15;
 
 const signInSchema = object({
-  name: plainText(80).trim().required('Type your name.'),
+  name: plainText(80).required('Type your name.'),
   pin: plainText(12)
     .matches(/^\d{4,12}$/, 'The PIN is four to twelve digits.')
     .required('Type your PIN.'),
@@ -39,7 +39,7 @@ export function sessionRouter(db: Knex, configuration: Configuration): Router {
 
   router.post('/session', limitRate(db, 'sign-in', 20), async (request, response) => {
     const { name, pin } = await signInSchema.validate(request.body, {
-      stripUnknown: false,
+      strict: true,
       abortEarly: true,
     });
     const signIn = await findSignIn(db, name);

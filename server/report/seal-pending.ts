@@ -2,7 +2,7 @@ import { fold, type Inspection } from '@nazar/core/inspection';
 import { buildReport, FIRST_LINK, makeSeal, type Addition } from '@nazar/core/report';
 import { policyById } from '@nazar/core/grading';
 import type { Knex } from 'knex';
-import { v5 as uuidFromName } from "uuid";
+import { v5 as uuidFromName } from 'uuid';
 import { stand } from '../intake/take-in';
 import { inOrganisation } from '../store/connection';
 import { lockLog, readLog } from '../store/events';
@@ -144,6 +144,14 @@ async function listAdditions(
       ...(each.until && { until: each.until }),
       signature: each.signature,
     })),
+    ...read.map((each): Addition => ({
+      id: uuidFromName(`acknowledged ${each.id}`, OWN_NAMESPACE),
+      kind: 'acknowledged',
+      report,
+      at: (each.acknowledged_at as Date).toISOString(),
+      by: by(each.acknowledged_by),
+      defect: each.id,
+    })),
     ...notes.map((each): Addition => ({
       id: each.eventId,
       kind: 'annotated',
@@ -155,7 +163,23 @@ async function listAdditions(
   ];
 }
 
-/** Seals whatever a crash left signed and unsealed. Returns how many. */
+/** Sealed inspections with an entry of the last five weeks that has no sealed addition yet. */
+async function findUnsealedAdditions(trx: Knex): Promise<string[]> {
+  const { rows } = await trx.raw(
+    `select e.inspection_id as id from events e join inspections i on i.id = e.inspection_id
+      where e.type in ('certified', 'annotated') and e.at > now() - interval '35 days'
+        and e.at >= i.signed_at and i.report_id is not null
+        and not exists (select from additions a where a.id = e.id)
+     union
+     select d.inspection_id from defects d join inspections i on i.id = d.inspection_id
+      where d.acknowledged_at > now() - interval '35 days' and i.report_id is not null
+        and not exists (select from additions a where a.inspection_id = d.inspection_id
+          and a.body->>'kind' = 'acknowledged' and a.body->>'defect' = d.id::text)`,
+  );
+  return (rows as { id: string }[]).map(({ id }) => id);
+}
+
+/** Seals whatever a crash left signed or added and unsealed. Returns how many inspections. */
 export async function sealAllPending(db: Knex, key: SealKey, now: Date): Promise<number> {
   let count = 0;
   for (const { id } of await db('organisations').select('id')) {
@@ -167,6 +191,9 @@ export async function sealAllPending(db: Knex, key: SealKey, now: Date): Promise
         .select('id'),
     );
     for (const row of pending) if (await sealInspection(db, key, id, row.id, now)) count += 1;
+    const additions = await inOrganisation(db, id, findUnsealedAdditions);
+    for (const inspectionId of additions) await sealAdditions(db, key, id, inspectionId, now);
+    count += additions.length;
   }
   return count;
 }

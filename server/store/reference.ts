@@ -7,13 +7,9 @@ import { listRigs, listUnits } from './units';
 
 /** What a phone caches to work offline. Each query is served by an index. */
 export async function readReference(trx: Knex, person: Person) {
-  const [organisation, depot, units, rigs, sealKeys] = await Promise.all([
-    trx('organisations').where({ id: person.organisationId }).first(),
-    trx('depots').where({ id: person.depotId }).first(),
-    listUnits(trx, person.depotId),
-    listRigs(trx, person.depotId),
-    listSealKeys(trx),
-  ]);
+  const organisation = await trx('organisations').where({ id: person.organisationId }).first();
+  const depot = await trx('depots').where({ id: person.depotId }).first();
+  const units = await listUnits(trx, person.depotId);
   const unitIds = units.map((unit) => unit.id);
   return {
     catalogueVersion: catalogue.version,
@@ -25,8 +21,8 @@ export async function readReference(trx: Knex, person: Person) {
       policyId: depot.policy_id as string,
     },
     units,
-    rigs,
-    sealKeys,
+    rigs: await listRigs(trx, person.depotId),
+    sealKeys: await listSealKeys(trx),
     defects: await defectsOfUnits(trx, unitIds),
     lastReadings: await lastReadings(trx, unitIds),
     lastReports: await lastReports(trx, unitIds),

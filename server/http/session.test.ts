@@ -1,0 +1,155 @@
+import request from 'supertest';
+import { people, PIN, startTestServer, type TestServer } from '../testing/test-server';
+
+let server: TestServer;
+beforeAll(async () => {
+  server = await startTestServer();
+});
+afterAll(() => server.close());
+beforeEach(() => server.owner('rate_counters').delete());
+
+const signIn = (name: string, pin: string) =>
+  request(server.app).post('/api/session').send({ name, pin });
+
+describe('signing in', () => {
+  it('takes name and PIN and says who it is', async () => {
+    const answer = await signIn('Imre Dahl', PIN).expect(200);
+    expect(answer.body.person).toEqual({
+      id: people.imre.id,
+      name: 'Imre Dahl',
+      role: 'driver',
+      depotId: people.imre.depotId,
+      organisationId: people.imre.organisationId,
+    });
+  });
+
+  it('does not mind case and spaces in a name', async () => {
+    await signIn('  imre   DAHL ', PIN).expect(200);
+  });
+
+  it('sets a cookie that scripts and other sites cannot use', async () => {
+    const answer = await signIn('Imre Dahl', PIN);
+    const [cookie] = answer.headers['set-cookie'] as unknown as string[];
+    expect(cookie).toMatch(/HttpOnly/);
+    expect(cookie).toMatch(/SameSite=Strict/);
+  });
+
+  it('keeps neither PIN nor token in the clear', async () => {
+    const answer = await signIn('Imre Dahl', PIN);
+    const [cookie] = answer.headers['set-cookie'] as unknown as string[];
+    const token = /nazar_session=([^;]+)/.exec(cookie)?.[1] ?? '';
+    const rows = JSON.stringify([
+      await server.owner('sign_ins').select(),
+      await server.owner('sessions').select(),
+    ]);
+    expect(rows).not.toContain(token);
+    expect(rows).toContain('$argon2id$');
+  });
+
+  it('answers a wrong PIN and an unknown name alike', async () => {
+    const wrong = await signIn('Tove Brask', '9999').expect(401);
+    const unknown = await signIn('Nobody Atall', '9999').expect(401);
+    expect(wrong.body).toEqual(unknown.body);
+    expect(wrong.body).toMatchObject({ code: 'wrong-pin', status: 401 });
+    expect(wrong.headers['content-type']).toMatch(/problem\+json/);
+  });
+
+  it('locks after five wrong tries, and then refuses the right PIN too', async () => {
+    for (let tries = 0; tries < 4; tries += 1) await signIn('Jonah Sterk', '0000').expect(401);
+    const fifth = await signIn('Jonah Sterk', '0000').expect(423);
+    expect(fifth.body.detail).toMatch(/15 min/);
+    const right = await signIn('Jonah Sterk', PIN).expect(423);
+    expect(right.headers['retry-after']).toMatch(/^\d+$/);
+    await server
+      .owner('sign_ins')
+      .where({ person_id: people.jonah.id })
+      .update({ locked_until: new Date(Date.now() - 1000) });
+    await signIn('Jonah Sterk', PIN).expect(200);
+  });
+
+  it('counts tries side by side, each of them', async () => {
+    const answers = await Promise.all(
+      Array.from({ length: 8 }, () => signIn('Henk Lorring', '0000')),
+    );
+    expect(answers.filter(({ status }) => status === 401).length).toBeLessThan(5);
+    await signIn('Henk Lorring', PIN).expect(423);
+  });
+
+  it('forgets wrong tries after a right one', async () => {
+    for (let tries = 0; tries < 4; tries += 1) await signIn('Imre Dahl', '0000').expect(401);
+    await signIn('Imre Dahl', PIN).expect(200);
+    await signIn('Imre Dahl', '0000').expect(401);
+    await signIn('Imre Dahl', PIN).expect(200);
+  });
+
+  it('slows down who tries many names from one place', async () => {
+    for (let tries = 0; tries < 20; tries += 1) await signIn(`Name ${tries}`, '1234').expect(401);
+    const answer = await signIn('Imre Dahl', PIN).expect(429);
+    expect(answer.body).toMatchObject({ code: 'too-many' });
+  });
+
+  it.each([
+    [{ name: 'Imre Dahl' }, /PIN/],
+    [{ pin: PIN }, /name/],
+    [{ name: 'Imre Dahl', pin: 'abcd' }, /digits/],
+    [{ name: 'x'.repeat(81), pin: PIN }, /longer than/],
+    [{ name: 'a\u0000b', pin: PIN }, /cannot be stored/],
+    [{ name: ['Imre'], pin: PIN }, /name/],
+  ])('says what is missing in %p', async (body, words) => {
+    const answer = await request(server.app).post('/api/session').send(body).expect(422);
+    expect(answer.body.detail).toMatch(words);
+  });
+});
+
+describe('a session', () => {
+  it('is known by its cookie and gone after signing out', async () => {
+    const agent = request.agent(server.app);
+    await agent.post('/api/session').send({ name: 'Imre Dahl', pin: PIN }).expect(200);
+    const known = await agent.get('/api/session').expect(200);
+    expect(known.body.person.name).toBe('Imre Dahl');
+    await agent.delete('/api/session').expect(204);
+    await agent.get('/api/session').expect(401);
+  });
+
+  it('runs out, and says that nothing is lost', async () => {
+    const agent = request.agent(server.app);
+    await agent.post('/api/session').send({ name: 'Imre Dahl', pin: PIN }).expect(200);
+    await server.owner('sessions').update({ expires_at: new Date(Date.now() - 1000) });
+    const answer = await agent.post('/api/events').send({ events: [] }).expect(401);
+    expect(answer.body).toMatchObject({ code: 'sign-in-needed' });
+    expect(answer.body.detail).toMatch(/kept on this device/);
+  });
+
+  it('is not made up', async () => {
+    await request(server.app)
+      .get('/api/session')
+      .set('Cookie', 'nazar_session=made-up')
+      .expect(401);
+  });
+});
+
+describe('what is sent badly', () => {
+  it('broken JSON is a sentence, not a stack', async () => {
+    const answer = await request(server.app)
+      .post('/api/session')
+      .set('Content-Type', 'application/json')
+      .send('{"name": ')
+      .expect(400);
+    expect(answer.body).toMatchObject({ code: 'not-json' });
+    expect(JSON.stringify(answer.body)).not.toMatch(/\bat \w+ \(|node_modules|SyntaxError/);
+  });
+
+  it('a body of many megabytes is too large', async () => {
+    const answer = await request(server.app)
+      .post('/api/session')
+      .send({ name: 'x'.repeat(5_000_000), pin: PIN })
+      .expect(413);
+    expect(answer.body.code).toBe('too-large');
+  });
+
+  it('an unknown address is not found', async () => {
+    await request(server.app).get('/nothing/here.txt').expect(404);
+    const agent = await server.as(people.imre);
+    await agent.get('/api/nothing').expect(404);
+  });
+});
