@@ -1,12 +1,15 @@
+import { writeFileSync } from 'node:fs';
 import { createServer } from 'node:http';
+import { dirname, join } from 'node:path';
 import { catalogue } from '@nazar/core/catalogue';
-import { readConfiguration } from './configuration';
+import type { Knex } from 'knex';
+import { readConfiguration, type Configuration } from './configuration';
 import { createApp } from './http/app';
 import { openSealKey } from './report/seal-key';
 import { sealAllPending } from './report/seal-pending';
 import { keepCatalogueVersion } from './store/catalogue-versions';
 import { connectServing } from './store/connection';
-import { rememberSealKey } from './store/reports';
+import { listSealKeys, rememberSealKey } from './store/reports';
 
 /** Starts one stateless server process and stops it cleanly on a signal. */
 async function main(): Promise<void> {
@@ -15,6 +18,7 @@ async function main(): Promise<void> {
   const key = openSealKey(configuration.sealKeyFile);
   await keepCatalogueVersion(db, catalogue);
   await rememberSealKey(db, key.publicKey);
+  await publishKeys(db, configuration);
   await sealAllPending(db, key, new Date());
   const server = createServer(createApp({ db, key, configuration }));
   // A walk that was stored but not sealed (a crash in between) is sealed within a minute.
@@ -37,6 +41,12 @@ async function main(): Promise<void> {
   };
   process.once('SIGTERM', stop);
   process.once('SIGINT', stop);
+}
+
+/** The public keys beside the private one, so that a report can be checked here without a server. */
+async function publishKeys(db: Knex, { sealKeyFile }: Configuration): Promise<void> {
+  const keys = await listSealKeys(db);
+  writeFileSync(join(dirname(sealKeyFile), 'public-keys.json'), JSON.stringify({ keys }, null, 1));
 }
 
 main().catch((error: unknown) => {

@@ -4,8 +4,7 @@ import { toSealKey } from '../report/seal-key';
 import { connectAsOwner, connectServing, inOrganisation } from '../store/connection';
 import { findReport } from '../store/reports';
 import { databaseUrl, TEMPLATE } from '../testing/database';
-import { people, units } from './world';
-import { organisation } from './world';
+import { people, units, organisation } from './world';
 import { seedDemo } from '.';
 
 const name = 'test_demo';

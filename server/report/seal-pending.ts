@@ -168,7 +168,7 @@ async function findUnsealedAdditions(trx: Knex): Promise<string[]> {
   const { rows } = await trx.raw(
     `select e.inspection_id as id from events e join inspections i on i.id = e.inspection_id
       where e.type in ('certified', 'annotated') and e.at > now() - interval '35 days'
-        and e.at >= i.signed_at and i.report_id is not null
+        and (e.type = 'certified' or e.at >= i.signed_at) and i.report_id is not null
         and not exists (select from additions a where a.id = e.id)
      union
      select d.inspection_id from defects d join inspections i on i.id = d.inspection_id

@@ -48,7 +48,6 @@ function select(trx: Knex) {
     );
 }
 
-// eslint-disable-next-line @typescript-eslint/no-explicit-any
 function toRecord(row: any): DefectRecord {
   const time = (value: Date | null) => value && value.toISOString();
   return {

@@ -19,7 +19,9 @@ export function SignaturePad({ label, onChange, round }: SignaturePadProps) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const palette = usePalette();
   const tell = useRef(onChange);
-  tell.current = onChange;
+  useEffect(() => {
+    tell.current = onChange;
+  }, [onChange]);
   useEffect(() => {
     const element = canvas.current;
     if (!element) return undefined;

@@ -31,6 +31,8 @@ export function useWalk(inspectionId: string): Walk | undefined | null {
   }, [inspectionId]);
   const inspection = useMemo(() => events && fold(inspectionId, events), [events, inspectionId]);
   const begun = inspection?.begun;
+  const eventId = begun?.eventId;
+  const hasReference = reference !== undefined;
   const made = useMemo(() => {
     if (!begun || !reference) return undefined;
     const units = begun.unitIds.flatMap((id) => reference.units.filter((unit) => unit.id === id));
@@ -44,7 +46,7 @@ export function useWalk(inspectionId: string): Walk | undefined | null {
     return { rig, stops: orderWalk(rig) };
     // A walk's units do not change once it is begun.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [begun?.eventId, reference !== undefined]);
+  }, [eventId, hasReference]);
   return useMemo(() => {
     if (!inspection || !made || !begun) return looked && events ? null : undefined;
     const assessment = assess({

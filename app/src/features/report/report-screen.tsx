@@ -26,10 +26,7 @@ export function ReportScreen({ reportId, onVerify, onToday }: ReportScreenProps)
   }, [reportId]);
   const unsent = signedHere === true && waiting > 0;
   useEffect(() => {
-    if (unsent) {
-      setFile((before) => before ?? null);
-      return undefined;
-    }
+    if (unsent) return undefined;
     let gone = false;
     loadReportText(reportId).then(
       (text) => !gone && setFile(parseReport(text)),
@@ -52,8 +49,8 @@ export function ReportScreen({ reportId, onVerify, onToday }: ReportScreenProps)
   if (!file)
     return (
       <Screen head={head}>
-        {file === undefined ? <Body>{t('loading')}</Body> : null}
-        {file === null ? (
+        {file === undefined && !unsent ? <Body>{t('loading')}</Body> : null}
+        {file === null || unsent ? (
           <Card>
             <Body>{t(signedHere ? 'report.waiting' : 'report.notHere')}</Body>
           </Card>

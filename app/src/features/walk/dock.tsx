@@ -35,7 +35,7 @@ export function Dock(props: DockProps) {
   const needs = check.needs.map((need) => t(`need.${need}`)).join(', ');
   const helper = check.helper === 'none' ? '' : t(`helper.${check.helper}`);
   return (
-    <View className="max-h-[58%] border-t-2 border-line bg-surface">
+    <View testID="dock" className="max-h-[58%] border-t-2 border-line bg-surface">
       <ScrollView contentContainerClassName="gap-1 px-4 pb-1 pt-3">
         <View className="flex-row items-start gap-3">
           <View className="pt-1">

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
 import { Body, Button, Heading, Screen, Soft } from '@/design';
 import { useWords } from '@/i18n';
@@ -22,20 +22,21 @@ export function WorkshopScreen({ onReport, onToday, onYou }: WorkshopScreenProps
   const [chosen, setChosen] = useState<string>();
   const [trouble, setTrouble] = useState<string>();
   const [done, setDone] = useState<string>();
-  const words = t('workshop.offline');
-  const reload = async () => {
-    try {
-      await load();
-      setTrouble(undefined);
-    } catch (error) {
-      if (!(error instanceof ApiProblem)) throw error;
-      setTrouble(error.code === OFFLINE ? words : error.detail);
-    }
-  };
+  const offline = t('workshop.offline');
+  const reload = useCallback(
+    () =>
+      load().then(
+        () => setTrouble(undefined),
+        (error: unknown) => {
+          if (!(error instanceof ApiProblem)) throw error;
+          setTrouble(error.code === OFFLINE ? offline : error.detail);
+        },
+      ),
+    [load, offline],
+  );
   useEffect(() => {
     void reload();
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, []);
+  }, [reload]);
   if (!person) return null;
   const defect = defects?.find(({ id }) => id === chosen) ?? (wide ? defects?.[0] : undefined);
   const total = Object.values(counts).reduce((sum, count) => sum + count, 0);

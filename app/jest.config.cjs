@@ -1,0 +1,22 @@
+const preset = require('jest-expo/web/jest-preset');
+
+/** @type {import('jest').Config} */
+module.exports = {
+  ...preset,
+  displayName: 'app',
+  rootDir: __dirname,
+  testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}'],
+  setupFiles: [...(preset.setupFiles ?? []), '<rootDir>/testing/set-up.ts'],
+  moduleNameMapper: {
+    ...preset.moduleNameMapper,
+    '^@/(.*)$': '<rootDir>/src/$1',
+    '^react-native$': 'react-native-web',
+    '\\.(css|woff2)$': '<rootDir>/testing/no-file.cjs',
+    '^canonicalize$': '<rootDir>/../node_modules/canonicalize/lib/canonicalize.js',
+    '^dexie$': '<rootDir>/../node_modules/dexie/dist/dexie.js',
+    '^uuid$': '<rootDir>/../node_modules/uuid/dist/cjs/index.js',
+  },
+  transformIgnorePatterns: (preset.transformIgnorePatterns ?? []).map((pattern) =>
+    pattern.replace('(?!', '(?!canonicalize|'),
+  ),
+};

@@ -1,0 +1,65 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { catalogue } from '@nazar/core/catalogue';
+import { en } from './en';
+import { formatWhen } from '.';
+
+const root = join(__dirname, '..', '..');
+
+function sources(folder: string): string[] {
+  return readdirSync(folder, { withFileTypes: true }).flatMap((entry) => {
+    const path = join(folder, entry.name);
+    if (entry.isDirectory()) return sources(path);
+    return /\.tsx?$/.test(entry.name) && !/\.test\./.test(entry.name)
+      ? [readFileSync(path, 'utf8')]
+      : [];
+  });
+}
+
+function find(key: string): unknown {
+  return key
+    .split('.')
+    .reduce<unknown>((at, part) => (at as Record<string, unknown> | undefined)?.[part], en);
+}
+
+const used = [...sources(join(root, 'src')), ...sources(join(root, 'app'))]
+  .flatMap((text) => [...text.matchAll(/\bt\(\s*'([\w.-]+)'/g)].map(([, key]) => key))
+  .filter((key, index, all) => all.indexOf(key) === index);
+
+describe('messages', () => {
+  it('are used at all', () => {
+    expect(used.length).toBeGreaterThan(80);
+  });
+
+  it.each(used)('has words for %s', (key) => {
+    expect(find(key) ?? find(`${key}_other`)).toBeDefined();
+  });
+
+  it.each([
+    ...new Set(catalogue.modules.flatMap(({ checks }) => checks.flatMap(({ needs }) => needs))),
+  ])('names the need %s', (need) => expect(find(`need.${need}`)).toBeTruthy());
+
+  it.each([
+    ...new Set(catalogue.modules.flatMap(({ checks }) => checks.map(({ method }) => method))),
+  ])('names the method %s', (method) => expect(find(`method.${method}`)).toBeTruthy());
+
+  it('shout and praise nowhere', () => {
+    expect(JSON.stringify(en)).not.toContain('!');
+    expect(JSON.stringify(en)).not.toMatch(/great|well done|oops|sorry/i);
+  });
+});
+
+describe('a moment', () => {
+  const now = new Date(2026, 10, 25, 12, 0).getTime();
+
+  it('of today is its hour', () => {
+    expect(formatWhen(new Date(2026, 10, 25, 5, 54).getTime(), now)).toMatch(/05:54/);
+  });
+  it('of yesterday says so', () => {
+    expect(formatWhen(new Date(2026, 10, 24, 23, 59).getTime(), now)).toMatch(/^yesterday/);
+  });
+  it('of last week counts days, before that it is a date', () => {
+    expect(formatWhen(new Date(2026, 10, 21).getTime(), now)).toMatch(/^4 days ago/);
+    expect(formatWhen(new Date(2026, 8, 1).getTime(), now)).toMatch(/2026/);
+  });
+});

@@ -1,0 +1,113 @@
+import { database } from './database';
+import { appendEntries, listRefused, listUnfinished, onEntryKept, useLog } from './log';
+
+const actor = '01900000-0000-7000-8000-0000000000d1';
+const begun = {
+  unitIds: ['01900000-0000-7000-8000-000000000214'],
+  phase: 'pre-trip' as const,
+  catalogueVersion: 'x',
+  policyId: 'two-step',
+  circumstances: [],
+};
+
+const begin = (inspectionId: string, actorId = actor) =>
+  appendEntries([{ inspectionId, actorId, type: 'begun', payload: begun }]);
+const sound = (inspectionId: string, key: string) =>
+  appendEntries([
+    { inspectionId, actorId: actor, type: 'answered', payload: { key, outcome: 'sound' } },
+  ]);
+
+beforeEach(async () => {
+  await Promise.all(database.tables.map((table) => table.clear()));
+  useLog.setState({ logs: new Map(), trouble: undefined });
+});
+
+it('keeps an entry in the database before it is on the screen', async () => {
+  expect(await begin('walk')).toBe(true);
+  const kept = await database.events.toArray();
+  expect(kept).toMatchObject([
+    { inspectionId: 'walk', state: 'waiting', event: { type: 'begun' } },
+  ]);
+  expect(useLog.getState().logs.get('walk')).toHaveLength(1);
+});
+
+it('numbers entries in one row, whatever the walk, and knows its device', async () => {
+  await begin('one');
+  await begin('two');
+  await Promise.all([sound('one', 'a'), sound('one', 'b'), sound('two', 'c')]);
+  const events = (await database.events.toArray()).map(({ event }) => event);
+  expect(events.map(({ sequence }) => sequence).sort()).toEqual([1, 2, 3, 4, 5]);
+  expect(new Set(events.map(({ deviceId }) => deviceId)).size).toBe(1);
+  expect(new Set(events.map(({ id }) => id)).size).toBe(5);
+});
+
+it('finds the walk again after the tab was killed', async () => {
+  await begin('walk');
+  await sound('walk', 'a');
+  useLog.setState({ logs: new Map() });
+  await useLog.getState().load('walk');
+  expect(
+    useLog
+      .getState()
+      .logs.get('walk')
+      ?.map(({ type }) => type)
+      .sort(),
+  ).toEqual(['answered', 'begun']);
+});
+
+it('says when the device is full, and does not move on', async () => {
+  const failing = jest
+    .spyOn(database.events, 'bulkAdd')
+    .mockRejectedValue(Object.assign(new Error('full'), { name: 'QuotaExceededError' }));
+  expect(await begin('walk')).toBe(false);
+  expect(useLog.getState().trouble).toBe('disk-full');
+  expect(useLog.getState().logs.get('walk')).toBeUndefined();
+  failing.mockRestore();
+  expect(await begin('walk')).toBe(true);
+  expect(useLog.getState().trouble).toBeUndefined();
+});
+
+it('says when it could not keep an entry for another reason', async () => {
+  const failing = jest.spyOn(database.events, 'bulkAdd').mockRejectedValue(new Error('broken'));
+  expect(await begin('walk')).toBe(false);
+  expect(useLog.getState().trouble).toBe('not-kept');
+  failing.mockRestore();
+});
+
+it('tells listeners after keeping, and no longer after they left', async () => {
+  const heard = jest.fn();
+  const leave = onEntryKept(heard);
+  await begin('walk');
+  expect(heard).toHaveBeenCalledTimes(1);
+  leave();
+  await sound('walk', 'a');
+  expect(heard).toHaveBeenCalledTimes(1);
+});
+
+it('offers unfinished walks of this person only, and not those that were signed', async () => {
+  await begin('mine');
+  await begin('theirs', '01900000-0000-7000-8000-0000000000d9');
+  await begin('signed');
+  await appendEntries([
+    {
+      inspectionId: 'signed',
+      actorId: actor,
+      type: 'signed',
+      payload: { signature: { name: 'A', strokes: [[0, 0, 1, 1]] }, headline: 'rolls' },
+    },
+  ]);
+  expect(await listUnfinished(actor)).toEqual(['mine']);
+});
+
+it('keeps refused entries with their sentence', async () => {
+  await begin('walk');
+  const [{ id }] = await database.events.toArray();
+  await database.events.update(id, {
+    state: 'refused',
+    refusal: { code: 'unit-not-yours', detail: 'The unit does not belong to your depot.' },
+  });
+  expect(await listRefused()).toMatchObject([
+    { id, type: 'begun', detail: 'The unit does not belong to your depot.' },
+  ]);
+  expect(await listUnfinished(actor)).toEqual([]);
+});

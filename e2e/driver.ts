@@ -1,0 +1,167 @@
+import { expect, type Locator, type Page } from '@playwright/test';
+
+/** What a person does with the app, in the words of the interface. */
+export const PINS: Readonly<Record<string, string>> = {
+  'Imre Dahl': '2140',
+  'Tove Brask': '2180',
+  'Oskar Wendt': '2230',
+  'Nela Korin': '2240',
+  'Rasmus Feld': '7001',
+  'Jonah Sterk': '3050',
+  'Mirela Aune': '3070',
+  'Henk Lorring': '7002',
+};
+
+const READINGS: readonly (readonly [title: string, typed: string])[] = [
+  ['Measure the tread', '13'],
+  ['Gauge the pressure', '110'],
+  ['Read the odometer', '110000'],
+  ['Read the voltage', '14.1'],
+  ['Move the wheel', '6'],
+  ['Let the air build', '128'],
+  ['Released leakage', '1.2'],
+  ['Applied leakage', '1.9'],
+  ['Fan the pedal', '66'],
+  ['Keep fanning', '33'],
+  ['Time the build-up', '31'],
+  ['Pump down', '106'],
+  ['Measure the breakaway', '12.8'],
+];
+
+/** Pages of one context share their server, found when the tests began. */
+export function address(path: string): string {
+  return `${process.env.E2E_URL}${path}`;
+}
+
+export const button = (page: Page, name: string | RegExp): Locator =>
+  page.getByRole('button', { name, exact: typeof name === 'string' });
+
+export async function signIn(page: Page, name: string): Promise<void> {
+  await page.goto(address('/'));
+  await page.getByLabel('Name').fill(name);
+  await page.getByLabel('PIN').fill(PINS[name]);
+  await button(page, 'Sign in').click();
+  await expect(page.getByRole('heading', { level: 1, name: /Today|Workshop/ })).toBeVisible();
+}
+
+export async function beginWalk(
+  page: Page,
+  rig: RegExp,
+  phase: 'Start pre-trip' | 'Start post-trip' = 'Start pre-trip',
+): Promise<void> {
+  const choice = page.getByRole('button', { name: rig });
+  await expect(choice.or(button(page, 'Change rig')).first()).toBeVisible();
+  if (await choice.count()) await choice.first().click();
+  await button(page, phase).click();
+  await button(page, 'Daylight').click();
+  await button(page, 'Dry').click();
+  await button(page, 'Begin the walk').click();
+  await expect(button(page, 'All stops')).toBeVisible();
+}
+
+/** Reads and acknowledges every repair that the walk shows at its beginning. */
+export async function acknowledgeAll(page: Page): Promise<void> {
+  const acknowledge = page.getByRole('button', { name: /^Acknowledge/ });
+  while (await acknowledge.count()) {
+    const before = await acknowledge.count();
+    await acknowledge.first().click();
+    await expect(acknowledge).toHaveCount(before - 1);
+  }
+}
+
+const dock = (page: Page): Locator => page.getByTestId('dock');
+
+/** Title of the check that the dock shows. */
+export async function currentCheck(page: Page): Promise<string> {
+  return dock(page).getByRole('heading', { level: 2 }).innerText();
+}
+
+export async function typeReading(page: Page, digits: string): Promise<void> {
+  for (const digit of digits) await button(page, digit).click();
+  await button(page, 'Keep the reading').click();
+}
+
+/** Answers the present check as sound, or measures it well; false when nothing is left at this stop. */
+export async function answerOne(page: Page): Promise<boolean> {
+  if (await page.getByTestId('next-stop').count()) return false;
+  const title = await currentCheck(page);
+  if (await page.getByTestId('sound').count()) {
+    await page.getByTestId('sound').click();
+  } else {
+    const reading = READINGS.find(([start]) => title.startsWith(start));
+    if (!reading) throw new Error(`No reading is prepared for "${title}".`);
+    await dock(page).getByRole('button', { name: /^Measure/ }).click();
+    await typeReading(page, reading[1]);
+  }
+  await expect
+    .poll(
+      async () =>
+        (await page.getByTestId('next-stop').count()) > 0 || (await currentCheck(page)) !== title,
+    )
+    .toBe(true);
+  return true;
+}
+
+export async function answerStop(page: Page): Promise<void> {
+  while (await answerOne(page));
+}
+
+/** Goes on until `stopTitle` is reached, or to the verdict. */
+export async function walkOn(page: Page, stopTitle?: string): Promise<void> {
+  for (;;) {
+    if (stopTitle && (await page.getByRole('heading', { level: 1 }).innerText()) === stopTitle)
+      return;
+    await answerStop(page);
+    const next = page.getByTestId('next-stop');
+    const last = (await next.innerText()) === 'To the verdict';
+    await next.click();
+    if (last) {
+      await expect(page.getByRole('heading', { level: 1, name: 'Verdict' })).toBeVisible();
+      return;
+    }
+  }
+}
+
+/** Goes to a check of this stop by its words. */
+export async function goToCheck(page: Page, title: RegExp): Promise<void> {
+  await page
+    .getByRole('list', { name: 'Checks of this stop' })
+    .getByRole('button', { name: title })
+    .first()
+    .click();
+}
+
+export async function drawSignature(page: Page): Promise<void> {
+  const pad = page.getByRole('img', { name: 'Pad for your signature' });
+  await pad.scrollIntoViewIfNeeded();
+  const box = await pad.boundingBox();
+  if (!box) throw new Error('The pad cannot be seen.');
+  await page.mouse.move(box.x + 30, box.y + 70);
+  await page.mouse.down();
+  for (let step = 1; step < 24; step += 1)
+    await page.mouse.move(box.x + 30 + step * 9, box.y + 70 + Math.sin(step) * 35);
+  await page.mouse.up();
+}
+
+export const saving = (page: Page): Locator => page.getByTestId('saving');
+
+/** A picture made in the page itself. */
+export async function makePicture(page: Page, width = 1600, height = 1200): Promise<Buffer> {
+  const data = await page.evaluate(
+    ([w, h]) => {
+      const canvas = document.createElement('canvas');
+      canvas.width = w;
+      canvas.height = h;
+      const context = canvas.getContext('2d');
+      if (context) {
+        context.fillStyle = '#54606a';
+        context.fillRect(0, 0, w, h);
+        context.fillStyle = '#c06030';
+        context.fillRect(w * 0.4, h * 0.2, w * 0.06, h * 0.6);
+      }
+      return canvas.toDataURL('image/jpeg', 0.8).split(',')[1];
+    },
+    [width, height] as const,
+  );
+  return Buffer.from(data, 'base64');
+}
