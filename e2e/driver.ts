@@ -90,13 +90,16 @@ export async function answerOne(page: Page): Promise<boolean> {
   } else {
     const reading = READINGS.find(([start]) => title.startsWith(start));
     if (!reading) throw new Error(`No reading is prepared for "${title}".`);
-    await dock(page).getByRole('button', { name: /^Measure/ }).click();
+    await dock(page)
+      .getByRole('button', { name: /^Measure/ })
+      .click();
     await typeReading(page, reading[1]);
   }
   await expect
     .poll(
       async () =>
         (await page.getByTestId('next-stop').count()) > 0 || (await currentCheck(page)) !== title,
+      { intervals: [15, 15, 30, 30, 60, 120] },
     )
     .toBe(true);
   return true;

@@ -36,7 +36,7 @@ export default defineConfig({
     {
       name: 'phone',
       testMatch: /.*\.spec\.ts/,
-      testIgnore: /wide\.spec\.ts|pictures\.spec\.ts/,
+      testIgnore: /\.wide\.spec\.ts|pictures\.spec\.ts/,
       use: { viewport: { width: 390, height: 844 }, hasTouch: true, colorScheme: 'dark' },
     },
     {

@@ -1,5 +1,5 @@
 import '../global.css';
-import { Slot, useRouter } from 'expo-router';
+import { Slot, usePathname, useRouter } from 'expo-router';
 import { useColorScheme } from 'nativewind';
 import { useEffect } from 'react';
 import { useFonts } from 'expo-font';
@@ -13,6 +13,7 @@ import { startSync, usePreferences, useReference, useSession } from '@/state';
 /** Fonts, light, who is signed in, and the state of saving above every screen. */
 export default function Layout() {
   const router = useRouter();
+  const path = usePathname();
   const [ready] = useFonts(fonts);
   const { person, load } = useSession();
   const { theme, load: loadPreferences } = usePreferences();
@@ -47,7 +48,9 @@ export default function Layout() {
   return (
     <View className="h-full flex-1 bg-ground">
       <Slot />
-      {person ? <SavingLine onSignIn={() => router.push('/sign-in')} /> : null}
+      {person ? (
+        <SavingLine onSignIn={path === '/sign-in' ? undefined : () => router.push('/sign-in')} />
+      ) : null}
     </View>
   );
 }

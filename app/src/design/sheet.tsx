@@ -43,7 +43,9 @@ export function Sheet({ title, closeTitle, onClose, children, foot }: SheetProps
             </Heading>
             <Button look="quiet" title={closeTitle} onPress={onClose} />
           </View>
-          <ScrollView contentContainerClassName="gap-3 px-5 pb-5 pt-1">{children}</ScrollView>
+          <ScrollView tabIndex={0} contentContainerClassName="gap-3 px-5 pb-5 pt-1">
+            {children}
+          </ScrollView>
           {foot ? <View className="border-t border-line p-4">{foot}</View> : null}
         </View>
       </View>

@@ -5,8 +5,8 @@ import { useWords } from '@/i18n';
 import { useLog, useSync } from '@/state';
 import { RefusedList } from './refused-list';
 
-/** The one place that says in plain words how far the entries have got. */
-export function SavingLine({ onSignIn }: { readonly onSignIn: () => void }) {
+/** `onSignIn` is left out where one signs in anyway. The one place that says in plain words how far the entries have got. */
+export function SavingLine({ onSignIn }: { readonly onSignIn?: () => void }) {
   const t = useWords();
   const sync = useSync();
   const trouble = useLog((state) => state.trouble);
@@ -40,7 +40,7 @@ export function SavingLine({ onSignIn }: { readonly onSignIn: () => void }) {
         {words}
         {ofOthers > 0 ? ` · ${t('saving.others', { count: ofOthers })}` : ''}
       </Soft>
-      {network === 'sign-in-needed' ? (
+      {network === 'sign-in-needed' && onSignIn ? (
         <View className="px-4 pb-2">
           <Button look="main" title={t('signIn.go')} onPress={onSignIn} />
         </View>

@@ -36,7 +36,7 @@ export function Dock(props: DockProps) {
   const helper = check.helper === 'none' ? '' : t(`helper.${check.helper}`);
   return (
     <View testID="dock" className="max-h-[58%] border-t-2 border-line bg-surface">
-      <ScrollView contentContainerClassName="gap-1 px-4 pb-1 pt-3">
+      <ScrollView tabIndex={0} contentContainerClassName="gap-1 px-4 pb-1 pt-3">
         <View className="flex-row items-start gap-3">
           <View className="pt-1">
             <Bead state={assessed.state} size={28} />

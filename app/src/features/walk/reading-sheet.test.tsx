@@ -2,7 +2,7 @@ import { toSi } from '@nazar/core/quantity';
 import { instanceOf, makeRig } from '@nazar/core/testing';
 import { fireEvent, render, screen } from '@testing-library/react';
 import '@/i18n';
-import { ReadingSheet, symptomOfReading } from './reading-sheet';
+import { judgeKept, ReadingSheet } from './reading-sheet';
 
 const rig = makeRig();
 const tread = instanceOf(rig, 'tyre.tread-steer/steer-left');
@@ -86,10 +86,15 @@ it('says why it measures twice', () => {
 });
 
 it('names the symptom of a reading that is out for sure', () => {
-  expect(symptomOfReading(tread, [toSi(2, '32nds')], true)).toBe('tread-worn-out');
-  expect(symptomOfReading(tread, [toSi(4, '32nds')], true)).toBeUndefined();
-  expect(symptomOfReading(tread, [toSi(4, '32nds'), toSi(3, '32nds')], true)).toBe(
-    'tread-worn-out',
-  );
-  expect(symptomOfReading(odometer, [1], true)).toBeUndefined();
+  const judged = (...typed: number[]) =>
+    judgeKept(
+      tread,
+      typed.map((each) => toSi(each, '32nds')),
+      true,
+    );
+  expect(judged(2)).toMatchObject({ outcome: 'out', symptom: 'tread-worn-out' });
+  expect(judged(4)).toMatchObject({ outcome: 'again' });
+  expect(judged(4, 3)).toMatchObject({ outcome: 'out', symptom: 'tread-worn-out' });
+  expect(judgeKept(odometer, [1], true)).toEqual({ outcome: 'within', limit: undefined });
+  expect(judgeKept(instanceOf(rig, 'truck.cab.belt'), [1], true)).toBeUndefined();
 });

@@ -1,4 +1,10 @@
-import { findImpossible, judgeReading, soundRange, type AppliedLimit } from '@nazar/core/measure';
+import {
+  findImpossible,
+  judgeReading,
+  soundRange,
+  type AppliedLimit,
+  type Judgement,
+} from '@nazar/core/measure';
 import {
   formatSi,
   parseTyped,
@@ -185,19 +191,18 @@ function impossibleWords(
   return t(key, { limit: exact(impossible.most) });
 }
 
-/** The symptom that a kept reading stands for, when it is out of a limit for sure. */
-export function symptomOfReading(
+/** What kept readings (SI) of a check stand for; undefined where it measures nothing. */
+export function judgeKept(
   instance: CheckInstance,
   values: readonly number[],
   combinationAir: boolean,
-): string | undefined {
+): Judgement | undefined {
   const { reading } = instance.check;
   if (!reading) return undefined;
-  const judged = judgeReading({
+  return judgeReading({
     reading,
     values,
     combinationAir,
     specification: instance.unit.specification,
   });
-  return judged.outcome === 'out' || judged.outcome === 'no-limit' ? judged.symptom : undefined;
 }

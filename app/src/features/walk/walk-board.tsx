@@ -19,7 +19,7 @@ import { CannotSheet } from './cannot-sheet';
 import { CheckList } from './check-list';
 import { Dock } from './dock';
 import { KeysSheet } from './keys-sheet';
-import { ReadingSheet, symptomOfReading, type TypedReading } from './reading-sheet';
+import { ReadingSheet, judgeKept, type TypedReading } from './reading-sheet';
 import { RepairsSheet } from './repairs';
 import { openInStop, stateOfStop } from './states';
 import { StopList, StopsSheet } from './stops-sheet';
@@ -84,9 +84,11 @@ export function WalkBoard(props: WalkBoardProps) {
         : [];
     const kept = await appendEntries([measured]);
     if (!kept) return;
+    const judged = judgeKept(current, [...first, reading.value], rig.combinationAir);
+    // Too close to tell: the sheet stays for the second reading.
+    if (judged?.outcome === 'again') return;
     setSheet(undefined);
-    const symptom = symptomOfReading(current, [...first, reading.value], rig.combinationAir);
-    if (symptom) {
+    if (judged?.outcome === 'out' || judged?.outcome === 'no-limit') {
       await appendEntries([
         {
           inspectionId,
@@ -94,7 +96,7 @@ export function WalkBoard(props: WalkBoardProps) {
           type: 'faulted',
           payload: {
             key,
-            symptomId: symptom,
+            symptomId: judged.symptom,
             defectId:
               knownDefects(reference, unitIds, inspectionId).find((each) => each.key === key)?.id ??
               newId(),
@@ -235,6 +237,7 @@ export function WalkBoard(props: WalkBoardProps) {
       </View>
       {sheet === 'reading' ? (
         <ReadingSheet
+          key={`${key} ${assessed.state}`}
           instance={current}
           habit={habit}
           combinationAir={rig.combinationAir}
