@@ -7,9 +7,9 @@ import { say } from './say.mjs';
 
 const ROOT = join(import.meta.dirname, '..');
 
-/** Builds the app into `folder` unless it was built from the same files before. */
-export async function buildApp(folder = join(ROOT, '.nazar', 'app')) {
-  const digest = digestOf(['app', 'core', 'package-lock.json']);
+/** Builds the app in `source` into `folder` unless it was built from the same files before. */
+export async function buildApp(folder = join(ROOT, '.nazar', 'app'), source = 'app') {
+  const digest = digestOf([source, 'core', 'package-lock.json']);
   const mark = join(folder, '.built-from');
   if (existsSync(mark) && readFileSync(mark, 'utf8') === digest) return folder;
   say('building the app (a minute or two the first time)');
@@ -24,7 +24,7 @@ export async function buildApp(folder = join(ROOT, '.nazar', 'app')) {
     process.execPath,
     [expo, 'export', '--platform', 'web', '--output-dir', folder],
     {
-      cwd: join(ROOT, 'app'),
+      cwd: join(ROOT, source),
       encoding: 'utf8',
       env: {
         ...process.env,

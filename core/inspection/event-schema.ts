@@ -1,4 +1,4 @@
-import { array, mixed, number, object, string, type AnyObjectSchema } from 'yup';
+import { array, number, object, string, type AnyObjectSchema } from 'yup';
 import { UNITS } from '../quantity';
 import type { EventType } from './events';
 
@@ -98,17 +98,3 @@ export const payloadSchemas: Readonly<Record<EventType, AnyObjectSchema>> = {
   }).noUnknown(),
   annotated: object({ words: plainText(2000).min(2).required() }).noUnknown(),
 };
-
-export const envelopeSchema = object({
-  id: uuid().required(),
-  inspectionId: uuid().required(),
-  deviceId: uuid().required(),
-  actorId: uuid().required(),
-  at: number().integer().min(1_500_000_000_000).max(9_000_000_000_000).required(),
-  sequence: number().integer().min(0).max(2_147_483_647).required(),
-  version: number().oneOf([1]).required(),
-  type: plainText(40).required(),
-  payload: mixed().required(),
-})
-  .noUnknown()
-  .required();

@@ -40,7 +40,11 @@ describe('what is not', () => {
     ['a list', [], /malformed/],
     ['an id of another sort', event('annotated', { words: 'xx' }, { id: '12' }), /identifier/],
     ['a version to come', event('annotated', { words: 'xx' }, { version: 2 }), /version/],
-    ['a time before all phones', event('annotated', { words: 'xx' }, { at: 5 }), /at must be/],
+    [
+      'a time before all phones',
+      event('annotated', { words: 'xx' }, { at: 5 }),
+      /at must be a time/,
+    ],
     ['a field too many', event('annotated', { words: 'xx', to: 'all' }), /to/],
     ['a payload of another type', event('measured', { words: 'xx' }), /malformed/],
     ['no reason', event('answered', { key: 'a', outcome: 'not-looked' }), /say why/],

@@ -15,11 +15,10 @@ import { certify } from '@nazar/core/repair';
 import { composeRig, type Rig } from '@nazar/core/rig';
 import type { Knex } from 'knex';
 import { project } from '../projection/project';
-import { inOrganisation } from '../store/connection';
-import { defectsOfUnits, findDefect, toKnown, toUnread } from '../store/defects';
-import { lockLog, readLog } from '../store/events';
+import { findDefect } from '../store/defects';
+import { openInspection, type Bearing } from '../store/open-inspection';
 import type { Person } from '../store/sessions';
-import { findUnits, type DepotUnit } from '../store/units';
+import type { DepotUnit } from '../store/units';
 import { sentences, type RefusalCode } from './sentences';
 
 /** The answer to one event of a batch. */
@@ -66,9 +65,7 @@ export async function takeIn(
   });
   for (const [inspectionId, group] of byInspection) {
     const events = group.map(({ event }) => event);
-    const given = await inOrganisation(db, person.organisationId, (trx) =>
-      takeInOne(trx, person, inspectionId, events),
-    );
+    const given = await db.transaction((trx) => takeInOne(trx, person, inspectionId, events));
     group.forEach(({ index }, at) => answers.set(index, given[at]));
   }
   return batch.map((_, index) => answers.get(index) as EventAnswer);
@@ -89,14 +86,17 @@ async function takeInOne(
   inspectionId: string,
   events: readonly InspectionEvent[],
 ): Promise<EventAnswer[]> {
-  await lockLog(trx, inspectionId);
-  const log = await readLog(trx, inspectionId);
+  const asked = events.find((event) => event.type === 'begun')?.payload.unitIds ?? [];
+  const opened = await openInspection(trx, person.organisationId, inspectionId, asked);
+  const { log, units, bearing } = opened;
   const known = new Set(log.map((event) => event.id));
   const accepted: InspectionEvent[] = [];
-  const now = () => fold(inspectionId, [...log, ...accepted] as AnyEvent[]);
-  let inspection = now();
+  const state = (...more: InspectionEvent[]) =>
+    fold(inspectionId, [...log, ...accepted, ...more] as AnyEvent[]);
+  let inspection = state();
   let stale = false;
-  let units = inspection.begun && (await findUnits(trx, inspection.begun.unitIds));
+  /** Worked out for the last accepted event; gone as soon as another is accepted. */
+  let standing: Standing | undefined;
   const answers: EventAnswer[] = [];
   for (const event of events) {
     if (known.has(event.id)) {
@@ -104,10 +104,15 @@ async function takeInOne(
       continue;
     }
     if (stale && changesStanding(event)) {
-      inspection = now();
+      inspection = state();
       stale = false;
     }
-    const code = await findRefusal(trx, person, inspection, event, units);
+    let code = await findRefusal(trx, person, inspection, event, units);
+    let signing: Standing | undefined;
+    if (!code && event.type === 'signed') {
+      signing = stand(state(event), units, bearing);
+      if (signing.assessment.missing.length > 0) code = 'not-complete';
+    }
     if (code) {
       answers.push(refuse(event.id, code));
       continue;
@@ -115,14 +120,13 @@ async function takeInOne(
     known.add(event.id);
     accepted.push(event);
     answers.push({ id: event.id, status: 'stored' });
+    standing = signing;
     stale = true;
-    if (event.type === 'begun') {
-      units = await findUnits(trx, event.payload.unitIds);
-      inspection = now();
-    } else if (event.type === 'signed') inspection = now();
+    if (signing) inspection = signing.inspection;
+    else if (event.type === 'begun') inspection = state();
   }
   if (accepted.length > 0) {
-    const standing = await stand(trx, now(), units ?? []);
+    standing ??= stand(state(), units, bearing);
     await project(trx, person, standing, accepted, log.length === 0);
   }
   return answers;
@@ -138,16 +142,15 @@ async function findRefusal(
   person: Person,
   inspection: Inspection,
   event: InspectionEvent,
-  units: readonly DepotUnit[] | undefined,
+  units: readonly DepotUnit[],
 ): Promise<RefusalCode | undefined> {
   if (event.actorId !== person.id) return 'other-person';
   const refusal = permitEvent(inspection, event);
   if (refusal) return refusal;
-  if (event.type === 'begun') return findBegunRefusal(trx, person, event.payload);
-  if (units?.some((unit) => unit.depotId !== person.depotId) ?? true) return 'unit-not-yours';
-  if ('key' in event.payload && !units?.some((unit) => keyOfUnit(event.payload, unit)))
+  if (event.type === 'begun') return findBegunRefusal(person, event.payload, units);
+  if (units.some((unit) => unit.depotId !== person.depotId)) return 'unit-not-yours';
+  if ('key' in event.payload && !units.some((unit) => keyOfUnit(event.payload, unit)))
     return 'check-of-other-unit';
-  if (event.type === 'signed') return findSignRefusal(trx, inspection, units ?? []);
   if (event.type === 'certified') {
     if (person.role !== 'mechanic') return 'mechanics-only';
     return findCertifyRefusal(trx, event.payload);
@@ -159,13 +162,12 @@ function keyOfUnit(payload: object, unit: DepotUnit): boolean {
   return (payload as { key: string }).key.startsWith(`${unit.id}/`);
 }
 
-async function findBegunRefusal(
-  trx: Knex.Transaction,
+function findBegunRefusal(
   person: Person,
   payload: BegunPayload,
-): Promise<RefusalCode | undefined> {
-  const units = await findUnits(trx, payload.unitIds);
-  if (units.length !== payload.unitIds.length) return 'unit-not-yours';
+  units: readonly DepotUnit[],
+): RefusalCode | undefined {
+  if (payload.unitIds.some((id) => !units.some((unit) => unit.id === id))) return 'unit-not-yours';
   if (units.some((unit) => unit.depotId !== person.depotId)) return 'unit-not-yours';
   if (payload.catalogueVersion !== catalogue.version) return 'catalogue-unknown';
   try {
@@ -176,15 +178,6 @@ async function findBegunRefusal(
     throw error;
   }
   return undefined;
-}
-
-async function findSignRefusal(
-  trx: Knex.Transaction,
-  inspection: Inspection,
-  units: readonly DepotUnit[],
-): Promise<RefusalCode | undefined> {
-  const { assessment } = await stand(trx, inspection, units);
-  return assessment.missing.length > 0 ? 'not-complete' : undefined;
 }
 
 async function findCertifyRefusal(
@@ -205,30 +198,15 @@ async function findCertifyRefusal(
 }
 
 /** Rig and assessment as they follow from the log and from what is open on the units. */
-export async function stand(
-  trx: Knex.Transaction,
+export function stand(
   inspection: Inspection,
   units: readonly DepotUnit[],
-): Promise<Standing> {
+  bearing: Bearing,
+): Standing {
   const { begun } = inspection;
   if (!begun) throw new RangeError('Nothing stands before the inspection is begun.');
-  const rig = composeRig({
-    units,
-    phase: begun.phase,
-    circumstances: begun.circumstances,
-    catalogue,
-  });
-  const open = (await defectsOfUnits(trx, begun.unitIds)).filter(
-    (defect) => defect.inspectionId !== inspection.id,
-  );
-  const assessment = assess({
-    inspection,
-    rig,
-    policy: policyById(begun.policyId),
-    known: open.filter(({ status }) => status === 'open' || status === 'deferred').map(toKnown),
-    unread: open
-      .filter(({ status }) => status === 'repaired' || status === 'no-repair-needed')
-      .map(toUnread),
-  });
-  return { inspection, units, rig, assessment };
+  const { phase, circumstances } = begun;
+  const rig = composeRig({ units, phase, circumstances, catalogue });
+  const policy = policyById(begun.policyId);
+  return { inspection, units, rig, assessment: assess({ inspection, rig, policy, ...bearing }) };
 }

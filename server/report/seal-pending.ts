@@ -5,10 +5,9 @@ import type { Knex } from 'knex';
 import { v5 as uuidFromName } from 'uuid';
 import { stand } from '../intake/take-in';
 import { inOrganisation } from '../store/connection';
-import { lockLog, readLog } from '../store/events';
+import { openInspection } from '../store/open-inspection';
 import { photoHashes } from '../store/photos';
 import { findReport, insertAddition, insertReport, lockChainHeads } from '../store/reports';
-import { findUnits } from '../store/units';
 import type { SealKey } from './seal-key';
 
 /** Makes ids of what the server adds by itself the same at every try. */
@@ -22,15 +21,14 @@ export async function sealInspection(
   inspectionId: string,
   now: Date,
 ): Promise<string | undefined> {
-  return inOrganisation(db, organisationId, async (trx) => {
-    await lockLog(trx, inspectionId);
+  return db.transaction(async (trx) => {
+    const { log, units, bearing } = await openInspection(trx, organisationId, inspectionId, []);
     const row = await trx('inspections').where({ id: inspectionId }).first();
     if (!row?.signed_at || row.report_id) return row?.report_id ?? undefined;
-    const inspection = fold(inspectionId, await readLog(trx, inspectionId));
+    const inspection = fold(inspectionId, log);
     const { begun, signed } = inspection;
     if (!begun || !signed) return undefined;
-    const units = await findUnits(trx, begun.unitIds);
-    const { rig, assessment } = await stand(trx, inspection, units);
+    const { rig, assessment } = stand(inspection, units, bearing);
     const names = await findNames(trx, organisationId, row.depot_id, begun.actorId);
     const report = buildReport({
       // One inspection, one report: it carries the same id.
@@ -89,13 +87,13 @@ export async function sealAdditions(
   inspectionId: string,
   now: Date,
 ): Promise<void> {
-  await inOrganisation(db, organisationId, async (trx) => {
-    await lockLog(trx, inspectionId);
+  await db.transaction(async (trx) => {
+    const { log } = await openInspection(trx, organisationId, inspectionId, []);
     const row = await trx('inspections').where({ id: inspectionId }).first('report_id');
     if (!row?.report_id) return;
     const file = await findReport(trx, row.report_id);
     if (!file) return;
-    const inspection = fold(inspectionId, await readLog(trx, inspectionId));
+    const inspection = fold(inspectionId, log);
     const have = new Set(file.additions.map(({ addition }) => addition.id));
     const missing = (await listAdditions(trx, inspection, row.report_id)).filter(
       ({ id }) => !have.has(id),

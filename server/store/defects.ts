@@ -1,4 +1,4 @@
-import type { KnownDefect, UnreadRepair } from '@nazar/core/inspection';
+import type { KnownDefect } from '@nazar/core/inspection';
 import type { Knex } from 'knex';
 
 /** A defect as workshop and drivers read it. */
@@ -150,25 +150,4 @@ export async function defectsOfUnits(
 export async function findDefect(trx: Knex, id: string): Promise<DefectRecord | undefined> {
   const row = await select(trx).where('defects.id', id).first();
   return row && toRecord(row);
-}
-
-export function toKnown(defect: DefectRecord): KnownDefect {
-  return {
-    id: defect.id,
-    key: defect.key,
-    unitId: defect.unitId,
-    title: defect.place ? `${defect.title} (${defect.place})` : defect.title,
-    grade: defect.grade,
-    blocks: defect.blocks,
-    words: defect.symptom,
-  };
-}
-
-export function toUnread(defect: DefectRecord): UnreadRepair {
-  return {
-    defectId: defect.id,
-    unitId: defect.unitId,
-    title: defect.place ? `${defect.title} (${defect.place})` : defect.title,
-    words: defect.outcomeWords ?? '',
-  };
 }

@@ -1,5 +1,6 @@
 import type { Knex } from 'knex';
 import * as first from './migrations/2026-11-25-first';
+import * as openInspection from './migrations/2026-11-25-open-inspection';
 
 interface Migration {
   readonly name: string;
@@ -7,7 +8,10 @@ interface Migration {
 }
 
 // Forward only; each must be safe on a filled database.
-const MIGRATIONS: readonly Migration[] = [{ name: '2026-11-25-first', up: first.up }];
+const MIGRATIONS: readonly Migration[] = [
+  { name: '2026-11-25-first', up: first.up },
+  { name: '2026-11-25-open-inspection', up: openInspection.up },
+];
 
 const migrationSource: Knex.MigrationSource<Migration> = {
   getMigrations: () => Promise.resolve([...MIGRATIONS]),

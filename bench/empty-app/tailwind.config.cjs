@@ -1,0 +1,6 @@
+/** @type {import('tailwindcss').Config} */
+module.exports = {
+  content: ['./app/**/*.tsx'],
+  presets: [require('nativewind/preset')],
+  darkMode: 'class',
+};

@@ -1,0 +1,15 @@
+import { benchApp } from './app';
+import { benchServer } from './server';
+
+async function main(): Promise<void> {
+  const only = process.argv.slice(2);
+  if (only.length === 0 || only.includes('server')) await benchServer();
+  if (only.length === 0 || only.includes('app')) await benchApp();
+}
+
+main().catch((error: unknown) => {
+  process.stderr.write(
+    `${error instanceof Error ? (error.stack ?? error.message) : String(error)}\n`,
+  );
+  process.exitCode = 1;
+});
