@@ -20,17 +20,20 @@ const WATCH_HEADING = `(() => {
   requestAnimationFrame(look);
 })()`;
 
-/** From the touch to the frame after the one in which the dock has changed. */
+/** From the touch until the frame that shows the answer has been painted. */
 const TOUCH_SOUND = `new Promise((done) => {
-  const dock = () => document.querySelector('[data-testid=dock]').innerText;
-  const before = dock();
   const began = performance.now();
+  const watch = new MutationObserver(() => {
+    watch.disconnect();
+    requestAnimationFrame(() => {
+      const painted = new MessageChannel();
+      painted.port1.onmessage = () => done(performance.now() - began);
+      painted.port2.postMessage(0);
+    });
+  });
+  const dock = document.querySelector('[data-testid=dock]');
+  watch.observe(dock, { subtree: true, childList: true, characterData: true, attributes: true });
   document.querySelector('[data-testid=sound]').click();
-  const look = () => {
-    if (dock() === before) requestAnimationFrame(look);
-    else requestAnimationFrame(() => done(performance.now() - began));
-  };
-  requestAnimationFrame(look);
 })`;
 
 interface Served {

@@ -110,16 +110,25 @@ function harmOfStep({ symptom, stepId }: GradeRequest, chain: Reason[]): Harm {
   return worst.harm;
 }
 
+/** Content does not change, so what its worst is under given circumstances is worked out once. */
+const worstKnown = new WeakMap<readonly Symptom[], Map<string, Graded>>();
+
 /** What not looking may hide: the worst symptom of the check under these circumstances. */
 export function worstSymptom(
   symptoms: readonly Symptom[],
   circumstances: ReadonlySet<Circumstance>,
   policy: Policy,
 ): Graded {
+  const key = [policy.id, ...[...circumstances].sort()].join(' ');
+  let known = worstKnown.get(symptoms);
+  if (!known) worstKnown.set(symptoms, (known = new Map<string, Graded>()));
+  const before = known.get(key);
+  if (before) return before;
   const graded = symptoms.map((symptom) =>
     gradeSymptom({ symptom, circumstances, alike: 1, policy }),
   );
   const worst = graded.reduce((a, b) => (worseGrade(a.grade, b.grade) === a.grade ? a : b));
-  const blocks = new Set(graded.flatMap((each) => each.blocks));
-  return { ...worst, blocks: [...blocks] };
+  const result = { ...worst, blocks: [...new Set(graded.flatMap((each) => each.blocks))] };
+  known.set(key, result);
+  return result;
 }

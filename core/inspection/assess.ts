@@ -67,16 +67,18 @@ export interface AssessRequest {
 export function assess(request: AssessRequest): Assessment {
   const { inspection, rig, policy } = request;
   const circumstances = circumstancesOf(inspection, rig);
+  const situation = {
+    circumstances,
+    policy,
+    name: [policy.id, ...[...circumstances].sort()].join(' '),
+  };
   const alike = countAlike(inspection, rig);
   const byKey = new Map<string, InstanceAssessment>();
   for (const instance of rig.instances)
     byKey.set(instance.key, assessInstance(instance, request, circumstances, alike));
   const states = [...byKey.values()];
   const findings = addUpMinors(
-    [
-      ...states.flatMap((each) => toFinding(each, circumstances, policy)),
-      ...carried(request, byKey),
-    ],
+    [...states.flatMap((each) => toFinding(each, situation)), ...carried(request, byKey)],
     rig,
     policy,
   );
@@ -95,6 +97,13 @@ export function assess(request: AssessRequest): Assessment {
       findings,
     }),
   };
+}
+
+/** What a gap is weighed under; the same name means the same weights. */
+interface Situation {
+  readonly name: string;
+  readonly circumstances: ReadonlySet<Circumstance>;
+  readonly policy: Policy;
 }
 
 export function circumstancesOf(inspection: Inspection, rig: Rig): ReadonlySet<Circumstance> {
@@ -197,21 +206,46 @@ function titleOf({ check, place }: CheckInstance): string {
 /** Not looked is not sound: it weighs as the worst that the check could have shown. */
 function toFinding(
   { instance, state, graded, answer }: InstanceAssessment,
-  circumstances: ReadonlySet<Circumstance>,
-  policy: Policy,
+  situation: Situation,
 ): Finding[] {
-  const base = { about: instance.key, unitId: instance.unit.id, title: titleOf(instance) };
-  if (state === 'unanswered' || state === 'again' || state === 'not-looked') {
-    const worst = worstSymptom(instance.check.symptoms, circumstances, policy);
-    const reason: Reason =
-      state === 'not-looked'
-        ? { code: 'not-looked', words: answer?.outcome === 'not-looked' ? answer.reason : '' }
-        : { code: state === 'again' ? 'measure-again' : 'unanswered', words: '' };
-    return [
-      { ...base, kind: 'gap', ...worst, condition: undefined, chain: [reason, ...worst.chain] },
-    ];
+  if (state === 'unanswered') return [unansweredFinding(instance, situation)];
+  if (state === 'again')
+    return [gapFinding(instance, { code: 'measure-again', words: '' }, situation)];
+  if (state === 'not-looked') {
+    const words = answer?.outcome === 'not-looked' ? answer.reason : '';
+    return [gapFinding(instance, { code: 'not-looked', words }, situation)];
   }
-  return graded && graded.grade !== 'sound' ? [{ ...base, kind: 'fault', ...graded }] : [];
+  if (!graded || graded.grade === 'sound') return [];
+  const { key: about, unit } = instance;
+  return [{ kind: 'fault', about, unitId: unit.id, title: titleOf(instance), ...graded }];
+}
+
+function gapFinding(instance: CheckInstance, reason: Reason, situation: Situation): Finding {
+  const { circumstances, policy } = situation;
+  const worst = worstSymptom(instance.check.symptoms, circumstances, policy);
+  return {
+    kind: 'gap',
+    about: instance.key,
+    unitId: instance.unit.id,
+    title: titleOf(instance),
+    grade: worst.grade,
+    blocks: worst.blocks,
+    chain: [reason, ...worst.chain],
+  };
+}
+
+/** Most of a walk is unanswered most of the time, and each touch asks again: made once per situation. */
+const unanswered = new WeakMap<
+  CheckInstance,
+  { readonly name: string; readonly finding: Finding }
+>();
+
+function unansweredFinding(instance: CheckInstance, situation: Situation): Finding {
+  const known = unanswered.get(instance);
+  if (known?.name === situation.name) return known.finding;
+  const finding = gapFinding(instance, { code: 'unanswered', words: '' }, situation);
+  unanswered.set(instance, { name: situation.name, finding });
+  return finding;
 }
 
 /** Open defects that this walk has not looked at again, and repairs nobody has read. */

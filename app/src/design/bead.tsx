@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import Svg, { Circle, G, Path, Rect } from 'react-native-svg';
 import { usePalette } from './palette';
 
@@ -85,10 +86,16 @@ export function BeadShape({ state, x, y, radius }: BeadShapeProps) {
 }
 
 /** A bead on its own, beside words. */
-export function Bead({ state, size = 24 }: { readonly state: BeadState; readonly size?: number }) {
+export const Bead = memo(function Bead({
+  state,
+  size = 24,
+}: {
+  readonly state: BeadState;
+  readonly size?: number;
+}) {
   return (
     <Svg width={size} height={size} viewBox="0 0 24 24" aria-hidden>
       <BeadShape state={state} x={12} y={13} radius={9.5} />
     </Svg>
   );
-}
+});

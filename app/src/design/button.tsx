@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { memo, type ReactNode } from 'react';
 import { Pressable, Text, View } from 'react-native';
 
 type Look = 'main' | 'plain' | 'quiet' | 'grave';
@@ -33,7 +33,7 @@ interface ButtonProps {
 }
 
 /** A target for a gloved thumb: at least 56 px high. */
-export function Button(props: ButtonProps) {
+export const Button = memo(function Button(props: ButtonProps) {
   const {
     title,
     onPress,
@@ -67,4 +67,4 @@ export function Button(props: ButtonProps) {
       </View>
     </Pressable>
   );
-}
+});

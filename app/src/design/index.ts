@@ -10,3 +10,4 @@ export { Sheet } from './sheet';
 export { SignalWords } from './signal';
 export { SignaturePad } from './signature-pad';
 export { Body, Figure, Heading, Soft } from './words';
+export { useStable } from './use-stable';

@@ -1,4 +1,5 @@
 import type { Caution } from '@nazar/core/catalogue';
+import { memo } from 'react';
 import { Text, View } from 'react-native';
 
 const LOOK: Readonly<Record<Caution['signal'], readonly [box: string, word: string]>> = {
@@ -9,7 +10,7 @@ const LOOK: Readonly<Record<Caution['signal'], readonly [box: string, word: stri
 };
 
 /** One caution with its public signal word. */
-export function SignalWords({ caution }: { readonly caution: Caution }) {
+export const SignalWords = memo(function SignalWords({ caution }: { readonly caution: Caution }) {
   const [box, word] = LOOK[caution.signal];
   return (
     <View className={`flex-row items-start gap-3 rounded-lg px-3 py-2 ${box}`}>
@@ -17,4 +18,4 @@ export function SignalWords({ caution }: { readonly caution: Caution }) {
       <Text className={`shrink pt-0.5 font-text text-base ${word}`}>{caution.words}</Text>
     </View>
   );
-}
+});

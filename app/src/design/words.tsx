@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { memo, type ReactNode } from 'react';
 import { Text, type TextProps } from 'react-native';
 
 interface WordsProps {
@@ -9,7 +9,7 @@ interface WordsProps {
 }
 
 /** Heading of a screen or a part of it; `level` is what a screen reader hears. */
-export function Heading({
+export const Heading = memo(function Heading({
   children,
   className = '',
   level = 2,
@@ -26,9 +26,14 @@ export function Heading({
       {children}
     </Text>
   );
-}
+});
 
-export function Body({ children, className = '', live, ...rest }: WordsProps & TextProps) {
+export const Body = memo(function Body({
+  children,
+  className = '',
+  live,
+  ...rest
+}: WordsProps & TextProps) {
   return (
     <Text
       {...rest}
@@ -38,19 +43,23 @@ export function Body({ children, className = '', live, ...rest }: WordsProps & T
       {children}
     </Text>
   );
-}
+});
 
 /** Quieter words beside the main ones. */
-export function Soft({ children, className = '', ...rest }: WordsProps & TextProps) {
+export const Soft = memo(function Soft({
+  children,
+  className = '',
+  ...rest
+}: WordsProps & TextProps) {
   return (
     <Text {...rest} className={`font-text text-sm text-soft ${className}`}>
       {children}
     </Text>
   );
-}
+});
 
 /** A number that is read at arm's length. */
-export function Figure({ children, className = '' }: WordsProps) {
+export const Figure = memo(function Figure({ children, className = '' }: WordsProps) {
   return (
     <Text
       className={`font-head text-3xl text-ink ${className}`}
@@ -59,4 +68,4 @@ export function Figure({ children, className = '' }: WordsProps) {
       {children}
     </Text>
   );
-}
+});

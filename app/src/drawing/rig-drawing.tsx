@@ -39,9 +39,20 @@ interface RigDrawingProps {
 /** Metres round the outline: feet need room, a drawing without a way does not. */
 const MARGIN = { way: 1.5, alone: 0.9 };
 
+const NO_STOPS: readonly StopBead[] = [];
+
 /** The rig from above, front to the left, to scale, with the way round it. */
 export const RigDrawing = memo(function RigDrawing(props: RigDrawingProps) {
-  const { rig, label, stops = [], currentStop, spot, marks = [], className = '', onTouch } = props;
+  const {
+    rig,
+    label,
+    stops = NO_STOPS,
+    currentStop,
+    spot,
+    marks = [],
+    className = '',
+    onTouch,
+  } = props;
   const palette = usePalette();
   const margin = stops.length > 0 ? MARGIN.way : MARGIN.alone;
   const width = rig.length + 2 * margin;
@@ -66,31 +77,51 @@ export const RigDrawing = memo(function RigDrawing(props: RigDrawingProps) {
         aria-label={label}
         {...touch}
       >
-        {rig.units.map(({ unit, module, offset }) => (
-          <UnitDrawing key={unit.id} module={module} offset={offset} palette={palette} />
-        ))}
-        {stops.length > 1 ? <Way rig={rig} stops={stops} palette={palette} /> : null}
-        {stops.map((stop) => (
-          <G key={stop.key}>
-            {stop.key === currentStop ? (
-              <Circle
-                cx={stop.x}
-                cy={stop.y}
-                r={bead * 1.75}
-                fill={palette.chalk}
-                stroke={palette.ink}
-                strokeWidth={bead * 0.2}
-              />
-            ) : null}
-            <BeadShape state={stop.state} x={stop.x} y={stop.y} radius={bead} />
-          </G>
-        ))}
+        <Standing rig={rig} stops={stops} currentStop={currentStop} bead={bead} />
         {marks.map((mark) => (
           <BeadShape key={mark.id} state={mark.state} x={mark.x} y={mark.y} radius={bead * 1.1} />
         ))}
         {spot ? <Spot x={spot.x} y={spot.y} size={bead * 1.6} palette={palette} /> : null}
       </Svg>
     </View>
+  );
+});
+
+/** What stays as it is while the eyes move from check to check. */
+const Standing = memo(function Standing({
+  rig,
+  stops,
+  currentStop,
+  bead,
+}: {
+  readonly rig: Rig;
+  readonly stops: readonly StopBead[];
+  readonly currentStop: string | undefined;
+  readonly bead: number;
+}) {
+  const palette = usePalette();
+  return (
+    <G>
+      {rig.units.map(({ unit, module, offset }) => (
+        <UnitDrawing key={unit.id} module={module} offset={offset} palette={palette} />
+      ))}
+      {stops.length > 1 ? <Way rig={rig} stops={stops} palette={palette} /> : null}
+      {stops.map((stop) => (
+        <G key={stop.key}>
+          {stop.key === currentStop ? (
+            <Circle
+              cx={stop.x}
+              cy={stop.y}
+              r={bead * 1.75}
+              fill={palette.chalk}
+              stroke={palette.ink}
+              strokeWidth={bead * 0.2}
+            />
+          ) : null}
+          <BeadShape state={stop.state} x={stop.x} y={stop.y} radius={bead} />
+        </G>
+      ))}
+    </G>
   );
 });
 
@@ -223,12 +254,15 @@ function fillOf(role: Shape['role'], palette: Palette): string {
 }
 
 /** Where the feet stand at each stop. */
-export function toBeads(stops: readonly Stop[], stateOf: (stop: Stop) => BeadState): StopBead[] {
-  return stops.map((stop) => ({
+export function toBeads(
+  stops: readonly Stop[],
+  stateOf: (stop: Stop, index: number) => BeadState,
+): StopBead[] {
+  return stops.map((stop, index) => ({
     key: stop.key,
     x: stop.zone.x,
     y: stop.zone.y,
-    state: stateOf(stop),
+    state: stateOf(stop, index),
     outside: stop.zone.round === 'outside',
   }));
 }

@@ -3,10 +3,12 @@ import type { AnyEvent } from '@nazar/core/inspection';
 
 /** An event with how far it has got. */
 export interface KeptEvent {
+  /** Given by the database when it is added: the device's own order, also over several tabs. */
+  readonly sequence: number;
   readonly id: string;
   readonly inspectionId: string;
   readonly actorId: string;
-  readonly event: AnyEvent;
+  readonly event: Omit<AnyEvent, 'sequence'>;
   state: 'waiting' | 'sent' | 'refused';
   refusal?: { code: string; detail: string };
 }
@@ -34,7 +36,7 @@ export interface KeptValue {
 }
 
 class DeviceDatabase extends Dexie {
-  events!: EntityTable<KeptEvent, 'id'>;
+  events!: EntityTable<KeptEvent, 'sequence'>;
   photos!: EntityTable<KeptPhoto, 'id'>;
   drafts!: EntityTable<KeptDraft, 'id'>;
   values!: EntityTable<KeptValue, 'name'>;
@@ -42,7 +44,7 @@ class DeviceDatabase extends Dexie {
   constructor() {
     super('nazar');
     this.version(1).stores({
-      events: 'id, inspectionId, [actorId+state], state',
+      events: '++sequence, &id, inspectionId, [actorId+state], state',
       photos: 'id, inspectionId, [actorId+state], state',
       drafts: 'id, inspectionId',
       values: 'name',
@@ -51,6 +53,11 @@ class DeviceDatabase extends Dexie {
 }
 
 export const database = new DeviceDatabase();
+
+/** A kept event as the log and the server know it. */
+export function toEvent({ event, sequence }: KeptEvent): AnyEvent {
+  return { ...event, sequence };
+}
 
 export async function readValue<T>(name: string): Promise<T | undefined> {
   return (await database.values.get(name))?.value as T | undefined;

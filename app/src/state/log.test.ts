@@ -1,4 +1,4 @@
-import { database } from './database';
+import { database, toEvent } from './database';
 import { appendEntries, listRefused, listUnfinished, onEntryKept, useLog } from './log';
 
 const actor = '01900000-0000-7000-8000-0000000000d1';
@@ -35,8 +35,9 @@ it('numbers entries in one row, whatever the walk, and knows its device', async 
   await begin('one');
   await begin('two');
   await Promise.all([sound('one', 'a'), sound('one', 'b'), sound('two', 'c')]);
-  const events = (await database.events.toArray()).map(({ event }) => event);
-  expect(events.map(({ sequence }) => sequence).sort()).toEqual([1, 2, 3, 4, 5]);
+  const events = (await database.events.toArray()).map(toEvent);
+  const order = events.map(({ sequence }) => sequence);
+  expect(order.map((each) => each - order[0])).toEqual([0, 1, 2, 3, 4]);
   expect(new Set(events.map(({ deviceId }) => deviceId)).size).toBe(1);
   expect(new Set(events.map(({ id }) => id)).size).toBe(5);
 });
@@ -101,8 +102,8 @@ it('offers unfinished walks of this person only, and not those that were signed'
 
 it('keeps refused entries with their sentence', async () => {
   await begin('walk');
-  const [{ id }] = await database.events.toArray();
-  await database.events.update(id, {
+  const [{ id, sequence }] = await database.events.toArray();
+  await database.events.update(sequence, {
     state: 'refused',
     refusal: { code: 'unit-not-yours', detail: 'The unit does not belong to your depot.' },
   });

@@ -1,7 +1,8 @@
 import type { AnyEvent, EventType, Payloads } from '@nazar/core/inspection';
 import { v7 as newId } from 'uuid';
+import { flushSync } from 'react-dom';
 import { create } from 'zustand';
-import { database, isDiskFull, keepValue, readValue, type KeptEvent } from './database';
+import { database, isDiskFull, keepValue, readValue, toEvent } from './database';
 import { useReference } from './reference';
 
 interface LogState {
@@ -19,19 +20,31 @@ export const useLog = create<LogState>((set) => ({
   load: async (inspectionId) => {
     const kept = await database.events.where({ inspectionId }).toArray();
     set(({ logs }) => ({
-      logs: new Map(logs).set(
-        inspectionId,
-        kept.map(({ event }) => event),
-      ),
+      logs: new Map(logs).set(inspectionId, kept.map(toEvent)),
     }));
   },
   dismissTrouble: () => set({ trouble: undefined }),
 }));
 
-const listeners = new Set<() => void>();
+const DEVICE = 'device';
+let deviceId: string | undefined;
 
-/** Called after each entry that was kept; sync listens. */
-export function onEntryKept(listener: () => void): () => void {
+/** This device; two tabs that ask for the first time at one moment agree. */
+async function ownDeviceId(): Promise<string> {
+  deviceId ??= await database.transaction('rw', database.values, async () => {
+    const known = await readValue<string>(DEVICE);
+    if (known) return known;
+    const made = newId();
+    await keepValue(DEVICE, made);
+    return made;
+  });
+  return deviceId;
+}
+
+const listeners = new Set<(count: number) => void>();
+
+/** Called with the number of entries that were just kept; sync listens. */
+export function onEntryKept(listener: (count: number) => void): () => void {
   listeners.add(listener);
   return () => listeners.delete(listener);
 }
@@ -46,57 +59,44 @@ export interface NewEntry<T extends EventType> {
 /**
  * Writes an entry to the device's database; only then is it part of the log and may a screen
  * move on.
+ * @param onKept the step on the screen that follows, drawn together with the new state
  * @returns whether it was kept; when not, `trouble` says why and what was typed is still there.
  */
 export async function appendEntries<T extends EventType>(
   entries: readonly NewEntry<T>[],
+  onKept: () => void = () => undefined,
 ): Promise<boolean> {
   try {
-    const kept = await database.transaction('rw', database.events, database.values, async () => {
-      const deviceId = await ownDeviceId();
-      let sequence = (await readValue<number>('sequence')) ?? 0;
-      const made = entries.map((entry): KeptEvent => {
-        sequence += 1;
-        const event: AnyEvent = {
-          ...entry,
-          id: newId(),
-          deviceId,
-          at: Math.round(Date.now() + useReference.getState().offset),
-          sequence,
-          version: 1,
-        };
-        return {
-          id: event.id,
-          inspectionId: entry.inspectionId,
-          actorId: entry.actorId,
-          event,
-          state: 'waiting',
-        };
+    const deviceId = await ownDeviceId();
+    const made = entries.map((entry) => {
+      const event = {
+        ...entry,
+        id: newId(),
+        deviceId,
+        at: Math.round(Date.now() + useReference.getState().offset),
+        version: 1 as const,
+      };
+      const { id, inspectionId, actorId } = event;
+      return { id, inspectionId, actorId, event, state: 'waiting' as const };
+    });
+    const sequences = await database.events.bulkAdd(made, { allKeys: true });
+    const kept = made.map((each, index) => ({ ...each, sequence: sequences[index] }));
+    // The new state and the step that follows from it are one picture, not two.
+    flushSync(() => {
+      useLog.setState(({ logs }) => {
+        const next = new Map(logs);
+        for (const each of kept)
+          next.set(each.inspectionId, [...(next.get(each.inspectionId) ?? []), toEvent(each)]);
+        return { logs: next, trouble: undefined };
       });
-      await keepValue('sequence', sequence);
-      await database.events.bulkAdd(made);
-      return made;
+      onKept();
     });
-    useLog.setState(({ logs }) => {
-      const next = new Map(logs);
-      for (const { inspectionId, event } of kept)
-        next.set(inspectionId, [...(next.get(inspectionId) ?? []), event]);
-      return { logs: next, trouble: undefined };
-    });
-    for (const listener of listeners) listener();
+    for (const listener of listeners) listener(kept.length);
     return true;
   } catch (error) {
     useLog.setState({ trouble: isDiskFull(error) ? 'disk-full' : 'not-kept' });
     return false;
   }
-}
-
-async function ownDeviceId(): Promise<string> {
-  const known = await readValue<string>('device');
-  if (known) return known;
-  const made = newId();
-  await keepValue('device', made);
-  return made;
 }
 
 /** A walk of this person that was begun here and not signed yet. */

@@ -1,6 +1,6 @@
 import { create } from 'zustand';
 import { ApiProblem, callApi, callJson, OFFLINE } from './api';
-import { database } from './database';
+import { database, toEvent } from './database';
 import { onEntryKept } from './log';
 import { useReference } from './reference';
 import { useSession } from './session';
@@ -38,11 +38,12 @@ interface EventAnswer {
 /** Counts what is still on this device only. */
 export async function countWaiting(): Promise<void> {
   const personId = useSession.getState().person?.id ?? '';
-  const waiting = await database.events.where('state').equals('waiting').toArray();
-  const photos = await database.photos.where('state').equals('waiting').count();
-  const refused = await database.events.where('state').equals('refused').count();
-  const own = waiting.filter(({ actorId }) => actorId === personId).length;
-  useSync.setState({ waiting: own + photos, ofOthers: waiting.length - own, refused });
+  const { events, photos } = database;
+  const waiting = await events.where('state').equals('waiting').count();
+  const own = await events.where({ actorId: personId, state: 'waiting' }).count();
+  const pictures = await photos.where('state').equals('waiting').count();
+  const refused = await events.where('state').equals('refused').count();
+  useSync.setState({ waiting: own + pictures, ofOthers: waiting - own, refused });
 }
 
 let running: Promise<void> | undefined;
@@ -125,7 +126,7 @@ async function sendEvents(actorId: string): Promise<number> {
     const waiting = await database.events.where({ actorId, state: 'waiting' }).toArray();
     if (waiting.length === 0) return sent;
     const batch = waiting
-      .map(({ event }) => event)
+      .map(toEvent)
       .sort((a, b) => a.sequence - b.sequence)
       .slice(0, BATCH);
     const { answers } = await callJson<{ answers: EventAnswer[] }>('/events', {
@@ -135,7 +136,7 @@ async function sendEvents(actorId: string): Promise<number> {
     await database.transaction('rw', database.events, async () => {
       for (const [index, answer] of answers.entries())
         await database.events.update(
-          batch[index].id,
+          batch[index].sequence,
           answer.status === 'refused'
             ? {
                 state: 'refused',
@@ -152,13 +153,21 @@ async function sendEvents(actorId: string): Promise<number> {
 /** Starts listening for entries, the network and the person coming back to the screen. */
 export function startSync(): () => void {
   let soon: ReturnType<typeof setTimeout> | undefined;
-  const later = () => {
+  let tell: ReturnType<typeof setTimeout> | undefined;
+  let added = 0;
+  const later = (count: number) => {
+    added += count;
+    // The answer is painted first; the line about saving follows.
+    tell ??= setTimeout(() => {
+      tell = undefined;
+      useSync.setState(({ waiting }) => ({ waiting: waiting + added }));
+      added = 0;
+    }, 120);
     // A few answers in a row travel together; the first of them sets the time.
     soon ??= setTimeout(() => {
       soon = undefined;
       void syncNow();
     }, 800);
-    void countWaiting();
   };
   const stopListening = onEntryKept(later);
   const now = () => {
@@ -174,6 +183,7 @@ export function startSync(): () => void {
   return () => {
     stopListening();
     clearTimeout(soon);
+    clearTimeout(tell);
     clearTimeout(timer);
     window.removeEventListener('online', now);
     window.removeEventListener('offline', gone);

@@ -16,8 +16,11 @@ export function CheckList({ instances, currentKey, stateOf, onChoose }: CheckLis
   const t = useWords();
   const list = useRef<ScrollView>(null);
   useEffect(() => {
-    const row = document.getElementById(`check ${currentKey}`);
-    row?.scrollIntoView({ block: 'center' });
+    // After the answer was painted: the list may follow a moment later.
+    const soon = setTimeout(() => {
+      document.getElementById(`check ${currentKey}`)?.scrollIntoView({ block: 'center' });
+    }, 60);
+    return () => clearTimeout(soon);
   }, [currentKey]);
   return (
     <ScrollView ref={list} className="min-h-0 flex-1" role="list" aria-label={t('walk.checkList')}>

@@ -1,5 +1,6 @@
 import type { InstanceAssessment } from '@nazar/core/inspection';
 import { formatSi, type UnitName } from '@nazar/core/quantity';
+import { memo } from 'react';
 import { ScrollView, View } from 'react-native';
 import { Bead, Body, Button, Heading, SignalWords, Soft } from '@/design';
 import { formatWhen, useWords } from '@/i18n';
@@ -63,7 +64,19 @@ export function Dock(props: DockProps) {
         {check.source ? <Soft>{t('walk.source', { source: check.source })}</Soft> : null}
       </ScrollView>
       <View className="px-4 pb-4 pt-2">
-        {isOpen(assessed) ? <AnswerButtons {...props} /> : <AnsweredButtons {...props} />}
+        {isOpen(assessed) ? (
+          <AnswerButtons
+            measures={check.reading ? (check.reading.required ? 'must' : 'may') : 'no'}
+            again={assessed.state === 'again'}
+            hasDraft={props.hasDraft}
+            onSound={props.onSound}
+            onFault={props.onFault}
+            onCannot={props.onCannot}
+            onMeasure={props.onMeasure}
+          />
+        ) : (
+          <AnsweredButtons {...props} />
+        )}
       </View>
     </View>
   );
@@ -86,15 +99,25 @@ function LastLine({ last, unitOfHabit }: DockProps) {
   );
 }
 
-function AnswerButtons(props: DockProps) {
+interface AnswerButtonsProps {
+  readonly measures: 'no' | 'may' | 'must';
+  readonly again: boolean;
+  readonly hasDraft: boolean;
+  readonly onSound: () => void;
+  readonly onFault: () => void;
+  readonly onCannot: () => void;
+  readonly onMeasure: () => void;
+}
+
+/** The same from check to check, so that they are drawn once. */
+const AnswerButtons = memo(function AnswerButtons(props: AnswerButtonsProps) {
   const t = useWords();
-  const { reading } = props.assessed.instance.check;
-  const again = props.assessed.state === 'again';
+  const { measures, again } = props;
   return (
     <View className="gap-2">
       <View className="flex-row gap-2">
         <Button className="flex-1" title={t('walk.cannot')} onPress={props.onCannot} />
-        {reading && !reading.required ? (
+        {measures === 'may' ? (
           <Button className="flex-1" title={t('walk.gauge')} onPress={props.onMeasure} />
         ) : null}
         <Button
@@ -103,7 +126,7 @@ function AnswerButtons(props: DockProps) {
           onPress={props.onFault}
         />
       </View>
-      {reading?.required || again ? (
+      {measures === 'must' || again ? (
         <Button
           look="main"
           className="min-h-[72px]"
@@ -121,7 +144,7 @@ function AnswerButtons(props: DockProps) {
       )}
     </View>
   );
-}
+});
 
 function AnsweredButtons(props: DockProps) {
   const t = useWords();

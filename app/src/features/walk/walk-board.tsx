@@ -3,7 +3,7 @@ import { unitFor } from '@nazar/core/quantity';
 import { v7 as newId } from 'uuid';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Pressable, ScrollView, Text, useWindowDimensions, View } from 'react-native';
-import { Body, Button, Heading, SignalWords, Soft, type BeadState } from '@/design';
+import { Body, Button, Heading, SignalWords, Soft, useStable, type BeadState } from '@/design';
 import { RigDrawing, toBeads } from '@/drawing';
 import { useWords } from '@/i18n';
 import {
@@ -62,12 +62,13 @@ export function WalkBoard(props: WalkBoardProps) {
     outcome: 'sound' | 'not-looked' | 'cleared';
     reason?: string;
   }) => {
-    const kept = await appendEntries([
-      { inspectionId, actorId: personId, type: 'answered', payload: { key, ...payload } },
-    ]);
-    if (!kept) return;
-    setSheet(undefined);
-    if (payload.outcome !== 'cleared') position.moveOn(key);
+    await appendEntries(
+      [{ inspectionId, actorId: personId, type: 'answered', payload: { key, ...payload } }],
+      () => {
+        setSheet(undefined);
+        if (payload.outcome !== 'cleared') position.moveOn(key);
+      },
+    );
   };
 
   const keepReading = async (reading: TypedReading) => {
@@ -124,12 +125,26 @@ export function WalkBoard(props: WalkBoardProps) {
     (each: string): BeadState => assessment.byKey.get(each)?.state ?? 'unanswered',
     [assessment],
   );
-  const beads = useMemo(() => toBeads(stops, (each) => stateOfStop(walk, each)), [stops, walk]);
+  const stopStates = stops.map((each) => stateOfStop(walk, each)).join(' ');
+  // The drawing changes only when a stop does, not with every answer.
+  const beads = useMemo(() => {
+    const states = stopStates.split(' ') as BeadState[];
+    return toBeads(stops, (_, index) => states[index]);
+  }, [stops, stopStates]);
   const last = reference?.lastReadings.find((reading) => reading.key === key);
   const reading = current.check.reading;
   const canAnswer = assessed?.state === 'unanswered' || assessed?.state === 'again';
   const goOn = () =>
     stopIndex < stops.length - 1 ? position.goToStop(stopIndex + 1) : onVerdict();
+
+  const onSound = useStable(() => void answer({ outcome: 'sound' }));
+  const onTakeBack = useStable(() => void answer({ outcome: 'cleared' }));
+  const onFaultHere = useStable(() => onFault(key));
+  const openCannot = useStable(() => setSheet('cannot'));
+  const openReading = useStable(() => setSheet('reading'));
+  const openStops = useStable(() => setSheet('stops'));
+  const { x, y } = current;
+  const spot = useMemo(() => ({ x, y }), [x, y]);
 
   useKeys(
     {
@@ -155,7 +170,7 @@ export function WalkBoard(props: WalkBoardProps) {
       label={t('walk.drawing', { count: stops.length })}
       stops={beads}
       currentStop={stop.key}
-      spot={{ x: current.x, y: current.y }}
+      spot={spot}
     />
   );
   const next = stops[stopIndex + 1];
@@ -177,7 +192,7 @@ export function WalkBoard(props: WalkBoardProps) {
           {rig.units.map(({ unit }) => unit.number).join(' + ')} ·{' '}
           {t('walk.progress', { done: assessment.answered, total: assessment.total })}
         </Text>
-        <Button look="quiet" title={t('walk.stops')} onPress={() => setSheet('stops')} />
+        <Button look="quiet" title={t('walk.stops')} onPress={openStops} />
       </View>
       <Progress share={assessment.answered / assessment.total} />
       <View className={`mx-auto w-full max-w-[1280px] flex-1 ${wide ? 'flex-row' : ''}`}>
@@ -227,11 +242,11 @@ export function WalkBoard(props: WalkBoardProps) {
                   }
                 : undefined
             }
-            onSound={() => void answer({ outcome: 'sound' })}
-            onFault={() => onFault(key)}
-            onCannot={() => setSheet('cannot')}
-            onMeasure={() => setSheet('reading')}
-            onTakeBack={() => void answer({ outcome: 'cleared' })}
+            onSound={onSound}
+            onFault={onFaultHere}
+            onCannot={openCannot}
+            onMeasure={openReading}
+            onTakeBack={onTakeBack}
           />
         </View>
       </View>
