@@ -35,17 +35,18 @@ export function Screen({ children, head, foot, wide, scrolls = true }: ScreenPro
   );
 }
 
-/** A raised block. */
+/** A raised block; `marked` for what must not be overlooked. */
 export function Card({
   children,
   className = '',
+  marked = false,
 }: {
   readonly children: ReactNode;
   readonly className?: string;
+  readonly marked?: boolean;
 }) {
+  const edge = marked ? 'border-4 border-chalk' : 'border border-line';
   return (
-    <View className={`gap-2 rounded-2xl border border-line bg-surface p-4 ${className}`}>
-      {children}
-    </View>
+    <View className={`gap-2 rounded-2xl bg-surface p-4 ${edge} ${className}`}>{children}</View>
   );
 }

@@ -325,6 +325,7 @@ export const en = {
     fixed: 'Put right: {{words}}',
     drawing: 'Rig from above with the places of the faults',
     freezing: 'Freezing',
+    fair: 'Daylight, dry',
   },
   outcome: { repaired: 'Repaired', 'no-repair-needed': 'No repair needed', deferred: 'Put off' },
   verify: {

@@ -37,7 +37,8 @@ export function ReportBody({ file }: { readonly file: ReportFile }) {
           {t(`phase.${report.phase}`)} · {report.driver.name} · {formatWhen(report.signedAt)}
         </Body>
         <Soft>
-          {report.organisation}, {report.depot} · {conditions.join(', ')}
+          {report.organisation}, {report.depot} ·{' '}
+          {conditions.length > 0 ? conditions.join(', ') : t('report.fair')}
         </Soft>
         {rig ? (
           <RigDrawing rig={rig} label={t('report.drawing')} marks={marksOf(report, rig)} />

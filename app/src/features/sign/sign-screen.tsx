@@ -107,7 +107,7 @@ export function SignScreen({ inspectionId, onSealed, onBack }: SignScreenProps) 
         </Card>
       ))}
       {verdict.conditions.length > 0 ? (
-        <Card className="border-2 border-chalk">
+        <Card marked>
           <Heading level={2}>{t('sign.conditions')}</Heading>
           {verdict.conditions.map((words) => (
             <Body key={words}>{words}</Body>

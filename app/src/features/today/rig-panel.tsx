@@ -42,7 +42,7 @@ export function RigPanel({ rig, reference, onChange, onReport }: RigPanelProps) 
         <LastReports rig={rig} reference={reference} onReport={onReport} />
       </Card>
       {repairs.length > 0 ? (
-        <Card className="border-2 border-chalk">
+        <Card marked>
           <Heading level={2}>{t('today.repairs')}</Heading>
           <Soft>{t('today.repairsWhy')}</Soft>
           {repairs.map((defect) => (
