@@ -5,3 +5,4 @@ export {
   type CertifyRequest,
   type DefectStatus,
 } from './life';
+export type { DefectRecord } from './defect-record';

@@ -1,36 +1,5 @@
-import type { KnownDefect } from '@nazar/core/inspection';
+import type { DefectRecord } from '@nazar/core/repair';
 import type { Knex } from 'knex';
-
-/** A defect as workshop and drivers read it. */
-export interface DefectRecord {
-  readonly id: string;
-  readonly unitId: string;
-  readonly unitNumber: string;
-  readonly unitTitle: string;
-  readonly inspectionId: string;
-  readonly reportId: string | null;
-  readonly key: string;
-  readonly title: string;
-  readonly place: string | null;
-  readonly symptom: string;
-  readonly extent: string | null;
-  readonly grade: 'note' | 'minor' | 'major';
-  readonly blocks: KnownDefect['blocks'];
-  readonly reasons: readonly { readonly code: string; readonly words: string }[];
-  readonly condition: string | null;
-  readonly note: string | null;
-  readonly spot: { readonly x: number; readonly y: number } | null;
-  readonly photoIds: readonly string[];
-  readonly status: string;
-  readonly reportedAt: string;
-  readonly reportedBy: string;
-  readonly confirmedAt: string | null;
-  readonly certifiedAt: string | null;
-  readonly certifiedBy: string | null;
-  readonly outcome: string | null;
-  readonly outcomeWords: string | null;
-  readonly until: string | null;
-}
 
 function select(trx: Knex) {
   return trx('defects')

@@ -1,3 +1,4 @@
+export type { DefectRecord } from '@nazar/core/repair';
 export { ApiProblem, OFFLINE } from './api';
 export { dropDraft, keepDraft, listDrafts, readDraft } from './drafts';
 export {
@@ -14,7 +15,6 @@ export {
   knownDefects,
   unreadRepairs,
   useReference,
-  type DefectRecord,
   type LastReport,
   type Reference,
 } from './reference';

@@ -1,40 +1,10 @@
 import type { KnownDefect, UnreadRepair } from '@nazar/core/inspection';
 import type { UnitHabit, UnitName } from '@nazar/core/quantity';
+import type { DefectRecord } from '@nazar/core/repair';
 import type { Unit } from '@nazar/core/rig';
 import { create } from 'zustand';
 import { callJson } from './api';
 import { keepValue, readValue } from './database';
-
-/** A defect as the server tells it. */
-export interface DefectRecord {
-  readonly id: string;
-  readonly unitId: string;
-  readonly unitNumber: string;
-  readonly unitTitle: string;
-  readonly inspectionId: string;
-  readonly reportId: string | null;
-  readonly key: string;
-  readonly title: string;
-  readonly place: string | null;
-  readonly symptom: string;
-  readonly extent: string | null;
-  readonly grade: 'note' | 'minor' | 'major';
-  readonly blocks: KnownDefect['blocks'];
-  readonly reasons: readonly { readonly code: string; readonly words: string }[];
-  readonly condition: string | null;
-  readonly note: string | null;
-  readonly spot: { readonly x: number; readonly y: number } | null;
-  readonly photoIds: readonly string[];
-  readonly status: 'open' | 'deferred' | 'repaired' | 'no-repair-needed';
-  readonly reportedAt: string;
-  readonly reportedBy: string;
-  readonly confirmedAt: string | null;
-  readonly certifiedAt: string | null;
-  readonly certifiedBy: string | null;
-  readonly outcome: string | null;
-  readonly outcomeWords: string | null;
-  readonly until: string | null;
-}
 
 export interface LastReport {
   readonly unitId: string;

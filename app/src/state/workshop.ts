@@ -1,6 +1,6 @@
 import { create } from 'zustand';
 import { callJson } from './api';
-import type { DefectRecord } from './reference';
+import type { DefectRecord } from '@nazar/core/repair';
 
 interface Page {
   readonly defects: readonly DefectRecord[];

@@ -1,5 +1,6 @@
 import { airBrakeChecks } from '../../shared/foundation-brakes';
 import { lampCheck, lampOut, reflectorCheck } from '../../shared/lamps';
+import { plateCheck, underrideCheck } from '../../shared/rear-end';
 import { suspensionChecks } from '../../shared/suspension';
 import { pressureCheck, thumpCheck, treadCheck, tyreBodyChecks } from '../../shared/tyres';
 import { wheelChecks } from '../../shared/wheels';
@@ -530,37 +531,8 @@ const rearChecks: Check[] = [
     ],
     why: 'It warns whoever stands where you cannot see.',
   }),
-  check({
-    id: 'truck.lamp.plate',
-    title: 'Look at plate and plate lamp',
-    zone: 'rear',
-    method: 'look',
-    needs: ['lamps-on'],
-    seconds: 4,
-    criterion: 'Plate legible, lamp lit.',
-    source: '49 CFR 393.11',
-    symptoms: [
-      lampOut('Plate lamp out', { by: 'plate' }),
-      symptom('plate-unreadable', 'Plate missing or cannot be read', 'records', 'repair'),
-    ],
-    fixes: ['Wipe the plate'],
-    why: 'A plate that cannot be read gets you stopped.',
-  }),
-  check({
-    id: 'truck.frame.underride',
-    title: 'Shake the rear guard',
-    zone: 'rear',
-    method: 'shake',
-    needs: ['gloves'],
-    seconds: 6,
-    criterion: 'Firm, straight, at its height.',
-    source: '49 CFR 393.86',
-    symptoms: [
-      symptom('guard-loose', 'Loose or cracked', 'frame', 'stop'),
-      symptom('guard-bent', 'Bent, still firm', 'frame', 'repair'),
-    ],
-    why: 'It keeps a car from going under.',
-  }),
+  plateCheck('truck', 'rear'),
+  underrideCheck('truck', 'rear'),
   check({
     id: 'truck.coupling.pintle',
     title: 'Shake the pintle hook and try its latch',

@@ -1,5 +1,6 @@
 import { airBrakeChecks } from '../../shared/foundation-brakes';
 import { lampCheck, lampOut, reflectorCheck } from '../../shared/lamps';
+import { plateCheck, underrideCheck } from '../../shared/rear-end';
 import { suspensionChecks } from '../../shared/suspension';
 import { thumpCheck, treadCheck, pressureCheck, tyreBodyChecks } from '../../shared/tyres';
 import { wheelChecks } from '../../shared/wheels';
@@ -328,22 +329,7 @@ const rearChecks: Check[] = [
     fixes: ['Swap the bulb'],
     why: 'Three in a row say: wide and slow.',
   }),
-  check({
-    id: 'tag-trailer.lamp.plate',
-    title: 'Look at plate and plate lamp',
-    zone: 'rear',
-    method: 'look',
-    needs: ['lamps-on'],
-    seconds: 4,
-    criterion: 'Legible, lit.',
-    source: '49 CFR 393.11',
-    symptoms: [
-      lampOut('Plate lamp out', { by: 'plate' }),
-      symptom('plate-unreadable', 'Plate missing or cannot be read', 'records', 'repair'),
-    ],
-    fixes: ['Wipe the plate'],
-    why: 'A plate that cannot be read gets you stopped.',
-  }),
+  plateCheck('tag-trailer', 'rear'),
   check({
     id: 'tag-trailer.ramp.hinge',
     title: 'Shake the ramp, look at hinge and pin',
@@ -365,21 +351,7 @@ const rearChecks: Check[] = [
     cautions: [caution('WARNING', 'Never stand behind a ramp that is being let down.')],
     why: 'A ramp that falls open on the road kills.',
   }),
-  check({
-    id: 'tag-trailer.frame.underride',
-    title: 'Shake the rear guard',
-    zone: 'rear',
-    method: 'shake',
-    needs: ['gloves'],
-    seconds: 5,
-    criterion: 'Firm and straight.',
-    source: '49 CFR 393.86',
-    symptoms: [
-      symptom('guard-loose', 'Loose or cracked', 'frame', 'stop'),
-      symptom('guard-bent', 'Bent, still firm', 'frame', 'repair'),
-    ],
-    why: 'It keeps a car from going under.',
-  }),
+  underrideCheck('tag-trailer', 'rear'),
   check({
     id: 'tag-trailer.lamp.slow-sign',
     title: 'Look at marker boards and conspicuity tape at the rear',
