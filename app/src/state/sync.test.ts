@@ -3,7 +3,7 @@ import { database } from './database';
 import { appendEntries } from './log';
 import { useReference } from './reference';
 import { useSession } from './session';
-import { syncNow, useSync } from './sync';
+import { stopTrying, syncNow, useSync } from './sync';
 
 const person = {
   id: '01900000-0000-7000-8000-0000000000d1',
@@ -54,6 +54,9 @@ beforeEach(async () => {
   useSession.setState({ person, expired: false });
   useSync.setState({ waiting: 0, ofOthers: 0, refused: 0, busy: false, trouble: undefined });
 });
+
+// A later try of one test must not fall into the next.
+afterEach(() => stopTrying());
 
 it('sends what waits, in order, in one request, and reads the news afterwards', async () => {
   for (const words of ['one', 'two', 'three']) await note(words);

@@ -93,6 +93,15 @@ async function run(): Promise<void> {
   }
 }
 
+/** Gives up the next try, and waits for the one that runs. */
+export async function stopTrying(): Promise<void> {
+  clearTimeout(timer);
+  pause = FIRST_PAUSE;
+  again = false;
+  await running;
+  clearTimeout(timer);
+}
+
 function retryLater(): void {
   pause = Math.min(pause * 2, LONGEST_PAUSE);
   // Half of it by chance, so that a yard full of phones does not come back at one moment.
@@ -184,7 +193,7 @@ export function startSync(): () => void {
     stopListening();
     clearTimeout(soon);
     clearTimeout(tell);
-    clearTimeout(timer);
+    void stopTrying();
     window.removeEventListener('online', now);
     window.removeEventListener('offline', gone);
     document.removeEventListener('visibilitychange', visible);
