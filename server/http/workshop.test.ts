@@ -163,6 +163,18 @@ describe('the life of a defect', () => {
     expect(row).toMatchObject({ status: 'closed', acknowledged_by: people.imre.id });
   });
 
+  it('is not closed by a walk round another unit', async () => {
+    const defectId = anyId();
+    const eye = instanceOf(rig, 'tag-trailer.coupling.eye');
+    const [{ inspectionId }] = await walkWith([faultOf(eye, 'eye-worn', { defectId })]);
+    await server.send(people.rasmus, [certificate(inspectionId, { defectId })]);
+    const alone = walkSound(makeRig([truck]));
+    alone.add('acknowledged', { defectId });
+    alone.add('signed', { signature, headline: 'rolls' });
+    await server.send(people.imre, asWalkOf(people.imre, alone.events, DAY));
+    expect((await reference()).defects).toMatchObject([{ id: defectId, status: 'repaired' }]);
+  });
+
   it('holds the next walk back while a repair was not read', async () => {
     const defectId = anyId();
     const [{ inspectionId }] = await walkWith([faultOf(nuts, 'nut-one', { defectId })]);

@@ -22,7 +22,7 @@ export async function project(
       .where({ inspection_id: standing.inspection.id })
       .update({ signed_at: iso(standing.inspection.signed?.at ?? 0) });
   if (!isNew && touchesDefects(accepted)) await withdrawTakenBack(trx, standing);
-  for (const event of accepted) await projectLife(trx, event);
+  for (const event of accepted) await projectLife(trx, event, standing);
 }
 
 /** A fault that the driver took back before signing is not open any more, but stays in the table. */
@@ -38,7 +38,11 @@ async function withdrawTakenBack(trx: Knex.Transaction, standing: Standing): Pro
     .update({ status: 'withdrawn' });
 }
 
-async function projectLife(trx: Knex.Transaction, event: InspectionEvent): Promise<void> {
+async function projectLife(
+  trx: Knex.Transaction,
+  event: InspectionEvent,
+  { units }: Standing,
+): Promise<void> {
   if (event.type === 'certified')
     await trx('defects')
       .where({ id: event.payload.defectId })
@@ -54,6 +58,11 @@ async function projectLife(trx: Knex.Transaction, event: InspectionEvent): Promi
   if (event.type === 'acknowledged')
     await trx('defects')
       .where({ id: event.payload.defectId })
+      // A driver reads what was mended on the rig that is walked round, on no other.
+      .whereIn(
+        'unit_id',
+        units.map(({ id }) => id),
+      )
       .whereIn('status', ['repaired', 'no-repair-needed'])
       .update({
         status: 'closed',
