@@ -18,6 +18,7 @@ export function Screen({ children, head, foot, wide, scrolls = true }: ScreenPro
       {head}
       {scrolls ? (
         <ScrollView
+          tabIndex={0}
           className="flex-1"
           contentContainerClassName={`mx-auto w-full gap-4 p-4 ${width}`}
         >

@@ -20,6 +20,11 @@ export function Sheet({ title, closeTitle, onClose, children, foot }: SheetProps
     (box.current as unknown as HTMLElement | null)?.focus();
     return () => (opener instanceof HTMLElement ? opener.focus() : undefined);
   }, []);
+  useEffect(() => {
+    // The modal makes the dialog and takes no name for it.
+    const inside = box.current as unknown as HTMLElement | null;
+    inside?.closest('[aria-modal]')?.setAttribute('aria-label', title);
+  }, [title]);
   return (
     <Modal visible transparent animationType="none" onRequestClose={onClose}>
       <View className="flex-1 justify-end">
@@ -31,9 +36,6 @@ export function Sheet({ title, closeTitle, onClose, children, foot }: SheetProps
         />
         <View
           ref={box}
-          role="dialog"
-          aria-modal
-          aria-label={title}
           tabIndex={-1}
           className="mx-auto max-h-[94%] w-full max-w-[640px] rounded-t-3xl border-t-2 border-line bg-surface"
         >
