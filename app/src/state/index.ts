@@ -3,6 +3,7 @@ export { ApiProblem, OFFLINE } from './api';
 export { dropDraft, keepDraft, listDrafts, readDraft } from './drafts';
 export {
   appendEntries,
+  lastRefusal,
   listRefused,
   listUnfinished,
   useLog,

@@ -137,3 +137,10 @@ export async function listRefused(): Promise<RefusedEntry[]> {
     })),
   ].sort((a, b) => b.at - a.at);
 }
+
+/** The sentence with which the server refused the newest entry of an inspection; undefined when it did not. */
+export async function lastRefusal(inspectionId: string): Promise<string | undefined> {
+  const entries = await database.events.where({ inspectionId }).sortBy('sequence');
+  const last = entries.at(-1);
+  return last?.state === 'refused' ? last.refusal?.detail : undefined;
+}

@@ -192,6 +192,16 @@ it('is asked many times and runs once at a time', async () => {
   expect(calls.filter(({ path }) => path === '/events')).toHaveLength(1);
 });
 
+it('answers only after what was kept before the call was offered', async () => {
+  await note('one');
+  takeAll();
+  const first = syncNow();
+  await note('two');
+  await syncNow();
+  expect(await states()).toEqual({ one: 'sent', two: 'sent' });
+  await first;
+});
+
 it('learns how far the clock of this device is off', async () => {
   await note('one');
   takeAll();

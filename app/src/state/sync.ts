@@ -47,23 +47,25 @@ export async function countWaiting(): Promise<void> {
 }
 
 let running: Promise<void> | undefined;
-let again = false;
+let following: Promise<void> | undefined;
 let pause = FIRST_PAUSE;
 let timer: ReturnType<typeof setTimeout> | undefined;
 
-/** Sends what waits; safe to call at any time. Runs again by itself when it could not finish. */
+/**
+ * Sends what waits; safe to call at any time. The promise ends after a run that began after the
+ * call, so what was kept before it has been offered to the server by then.
+ */
 export function syncNow(): Promise<void> {
   if (running) {
-    again = true;
-    return running;
+    following ??= running.then(() => {
+      following = undefined;
+      return syncNow();
+    });
+    return following;
   }
   clearTimeout(timer);
   running = run().finally(() => {
     running = undefined;
-    if (again) {
-      again = false;
-      void syncNow();
-    }
   });
   return running;
 }
@@ -97,8 +99,7 @@ async function run(): Promise<void> {
 export async function stopTrying(): Promise<void> {
   clearTimeout(timer);
   pause = FIRST_PAUSE;
-  again = false;
-  await running;
+  await (following ?? running);
   clearTimeout(timer);
 }
 

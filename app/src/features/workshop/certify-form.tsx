@@ -5,7 +5,7 @@ import { useCallback, useState } from 'react';
 import { View } from 'react-native';
 import { Body, Button, Card, Field, Heading, SignaturePad } from '@/design';
 import { useWords } from '@/i18n';
-import { appendEntries, syncNow, useReference, type DefectRecord } from '@/state';
+import { appendEntries, lastRefusal, syncNow, useReference, type DefectRecord } from '@/state';
 
 interface CertifyFormProps {
   readonly defect: DefectRecord;
@@ -68,6 +68,11 @@ export function CertifyForm({ defect, personId, personName, onDone }: CertifyFor
     ]);
     if (!kept) return;
     await syncNow();
+    const refusal = await lastRefusal(defect.inspectionId);
+    if (refusal !== undefined) {
+      setTrouble(refusal);
+      return;
+    }
     onDone(t(outcome === 'deferred' ? 'workshop.doneDeferred' : 'workshop.done'));
   };
 
