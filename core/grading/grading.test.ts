@@ -240,6 +240,10 @@ describe('the verdict', () => {
     expect(decide(...twice)).toMatchObject({ headline: 'limits', conditions: ['Daylight only.'] });
   });
 
+  it('takes the road for a major finding that forgot to say what it blocks', () => {
+    expect(decide(finding('truck', 'major', { blocks: [] })).headline).toBe('stays');
+  });
+
   it('does not roll without a road to speak of', () => {
     expect(decideVerdict({ capabilities: [], firstUnitId: 'truck', findings: [] }).headline).toBe(
       'stays',

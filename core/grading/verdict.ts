@@ -70,11 +70,16 @@ function bears(finding: Finding, capability: Capability, request: VerdictRequest
   const towed = finding.unitId !== request.firstUnitId;
   // A minor fault limits driving on the road (or towing); the yard is limited by nothing less than a major.
   const taken: readonly Capability[] =
-    finding.grade === 'major' ? finding.blocks : finding.grade === 'minor' ? ['road'] : [];
+    finding.grade === 'major' ? blocksOf(finding) : finding.grade === 'minor' ? ['road'] : [];
   const ofRig = taken.map((each) => (towed && each === 'road' ? 'tow' : each));
   if (ofRig.includes(capability)) return true;
   // What may not go on the road may not tow there either.
   return capability === 'tow' && ofRig.includes('road') && finding.grade === 'major';
+}
+
+/** A major finding that does not say what it blocks takes the road. */
+function blocksOf({ blocks }: Finding): readonly Capability[] {
+  return blocks.length > 0 ? blocks : ['road'];
 }
 
 function headlineOf(capabilities: readonly CapabilityVerdict[]): Headline {

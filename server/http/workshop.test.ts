@@ -195,6 +195,19 @@ describe('the life of a defect', () => {
     expect(defects[0].confirmedAt).not.toBeNull();
   });
 
+  it('found again and milder keeps its grade and what it takes away', async () => {
+    const defectId = anyId();
+    const oil = instanceOf(rig, 'truck.engine.leaks');
+    await walkWith([faultOf(oil, 'block-oil', { defectId, stepId: 'class-3' })]);
+    await walkWith([faultOf(oil, 'block-oil', { defectId, stepId: 'class-1' })], 1);
+    expect((await list()).defects).toMatchObject([{ grade: 'major', blocks: ['road'] }]);
+    const [next] = await walkWith([], 2);
+    const row = await inOrganisation(server.owner, halvern.id, (trx) =>
+      trx('inspections').where({ id: next.inspectionId }).first(),
+    );
+    expect(row.headline).toBe('stays');
+  });
+
   it('a fault counts before the signature, and goes when it is taken back', async () => {
     const log = walkSound(rig);
     const defectId = anyId();

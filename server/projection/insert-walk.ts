@@ -37,8 +37,17 @@ export const INSERT_WALK = `
                      then excluded.grade else defects.grade end,
         grade_rank = case when excluded.inspection_id = defects.inspection_id then excluded.grade_rank
                           else greatest(excluded.grade_rank, defects.grade_rank) end,
-        symptom = excluded.symptom, extent = excluded.extent, blocks = excluded.blocks,
-        reasons = excluded.reasons, condition = excluded.condition, note = coalesce(excluded.note, defects.note),
+        symptom = case when excluded.grade_rank >= defects.grade_rank or excluded.inspection_id = defects.inspection_id
+          then excluded.symptom else defects.symptom end,
+        extent = case when excluded.grade_rank >= defects.grade_rank or excluded.inspection_id = defects.inspection_id
+          then excluded.extent else defects.extent end,
+        blocks = case when excluded.grade_rank >= defects.grade_rank or excluded.inspection_id = defects.inspection_id
+          then excluded.blocks else defects.blocks end,
+        reasons = case when excluded.grade_rank >= defects.grade_rank or excluded.inspection_id = defects.inspection_id
+          then excluded.reasons else defects.reasons end,
+        condition = case when excluded.grade_rank >= defects.grade_rank or excluded.inspection_id = defects.inspection_id
+          then excluded.condition else defects.condition end,
+        note = coalesce(excluded.note, defects.note),
         fixed = excluded.fixed, spot = coalesce(excluded.spot, defects.spot),
         photo_ids = excluded.photo_ids || array(select unnest(defects.photo_ids) except select unnest(excluded.photo_ids)),
         status = case when defects.status in ('open', 'fixed', 'withdrawn') and excluded.inspection_id = defects.inspection_id

@@ -57,7 +57,9 @@ let timer: ReturnType<typeof setTimeout> | undefined;
  */
 export function syncNow(): Promise<void> {
   if (running) {
-    following ??= running.then(() => {
+    // Also after a run that broke off: a later call must never hang on an earlier failure.
+    const ended = running.catch(() => undefined);
+    following ??= ended.then(() => {
       following = undefined;
       return syncNow();
     });
