@@ -84,6 +84,7 @@ export async function typeReading(page: Page, digits: string): Promise<void> {
 /** Answers the present check as sound, or measures it well; false when nothing is left at this stop. */
 export async function answerOne(page: Page): Promise<boolean> {
   if (await page.getByTestId('next-stop').count()) return false;
+  if (await page.getByTestId('next-check').count()) await page.getByTestId('next-check').click();
   const title = await currentCheck(page);
   if (await page.getByTestId('sound').count()) {
     await page.getByTestId('sound').click();

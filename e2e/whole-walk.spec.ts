@@ -52,7 +52,8 @@ test('from sign-in to a sealed report, a repair, and the next driver', async ({
     await button(page, 'Measure').click();
     await typeReading(page, '2');
     await expect(page.getByText('Answered: major · 2/32 in · Tread below the limit')).toBeVisible();
-    await goToCheck(page, /Gauge the pressure · left steer/);
+    await button(page, 'Next check').click();
+    expect(await currentCheck(page)).toBe('Gauge the pressure · left steer');
   });
 
   await test.step('a fault in three short questions, with a photo', async () => {

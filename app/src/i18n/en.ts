@@ -202,7 +202,7 @@ export const en = {
     last: 'Last {{value}}, {{when}}',
     sound2: 'Sound: {{criterion}}',
     source: 'Source: {{source}}',
-    nextStop: 'Next stop',
+    nextCheck: 'Next check',
     toStop: 'Go to {{stop}}',
     finish: 'To the verdict',
     missing: '{{count}} checks have no answer yet',

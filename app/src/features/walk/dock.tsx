@@ -19,8 +19,12 @@ interface DockProps {
   readonly known?: string;
   readonly repaired?: string;
   readonly hasDraft: boolean;
-  /** Set once everything of this stop has an answer. */
-  readonly onward?: { readonly title: string; readonly go: () => void };
+  /** The next check without an answer, or the next stop once this one has them all. */
+  readonly onward: {
+    readonly to: 'check' | 'stop';
+    readonly title: string;
+    readonly go: () => void;
+  };
   readonly onSound: () => void;
   readonly onFault: () => void;
   readonly onCannot: () => void;
@@ -167,15 +171,13 @@ function AnsweredButtons(props: DockProps) {
           <Button className="flex-1" title={t('walk.change')} onPress={props.onFault} />
         ) : null}
       </View>
-      {props.onward ? (
-        <Button
-          look="main"
-          className="min-h-[72px]"
-          testID="next-stop"
-          title={props.onward.title}
-          onPress={props.onward.go}
-        />
-      ) : null}
+      <Button
+        look="main"
+        className="min-h-[72px]"
+        testID={`next-${props.onward.to}`}
+        title={props.onward.title}
+        onPress={props.onward.go}
+      />
     </View>
   );
 }

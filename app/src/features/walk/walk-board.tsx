@@ -235,12 +235,13 @@ export function WalkBoard(props: WalkBoardProps) {
             }
             hasDraft={drafts.includes(key)}
             onward={
-              openHere === 0
-                ? {
+              openHere > 0
+                ? { to: 'check', title: t('walk.nextCheck'), go: () => position.moveOn(key) }
+                : {
+                    to: 'stop',
                     title: next ? t('walk.toStop', { stop: next.zone.title }) : t('walk.finish'),
                     go: goOn,
                   }
-                : undefined
             }
             onSound={onSound}
             onFault={onFaultHere}
