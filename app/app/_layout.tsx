@@ -37,17 +37,16 @@ export default function Layout() {
   const personId = person?.id;
   useEffect(() => {
     if (!personId) return undefined;
-    void useReference
-      .getState()
-      .load(personId)
-      .then(() => useReference.getState().refresh(personId))
-      .catch(() => undefined);
+    void useReference.getState().load(personId);
+    // Sync asks for the news at its start, and again while the app is looked at.
     return startSync();
   }, [personId]);
   if (!ready || person === undefined) return null;
   return (
     <View className="h-full flex-1 bg-ground">
-      <Slot />
+      <View className="min-h-0 flex-1">
+        <Slot />
+      </View>
       {person ? (
         <SavingLine onSignIn={path === '/sign-in' ? undefined : () => router.push('/sign-in')} />
       ) : null}

@@ -92,7 +92,8 @@ export function gradeSymptom(request: GradeRequest): Graded {
     grade,
     blocks: grade === 'major' ? (symptom.takes.length > 0 ? symptom.takes : ['road']) : [],
     chain,
-    condition: grade === 'minor' || grade === 'major' ? symptom.condition : undefined,
+    // What is out of service is not driven, so no condition goes with it.
+    condition: grade === 'minor' ? symptom.condition : undefined,
   };
 }
 

@@ -111,6 +111,12 @@ describe('grades', () => {
     ]);
   });
 
+  it('names a condition only for what may still be driven', () => {
+    expect(grade('truck.lamp.head', 'lamp-out').condition).toMatch(/Daylight/);
+    expect(grade('truck.lamp.head', 'lamp-out', ['dark']).condition).toBeUndefined();
+    expect(grade('truck.fuel.tank', 'fuel-leak').condition).toBeUndefined();
+  });
+
   it('knows its policies by id', () => {
     expect(policyById('two-step')).toBe(twoStepPolicy);
     expect(() => policyById('lenient')).toThrow(RangeError);

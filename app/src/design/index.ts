@@ -5,7 +5,7 @@ export { fonts } from './fonts';
 export { Keypad } from './keypad';
 export { Mark } from './mark';
 export { usePalette, type Palette } from './palette';
-export { Card, Screen } from './screen';
+export { Card, Columns, Screen } from './screen';
 export { Sheet } from './sheet';
 export { SignalWords } from './signal';
 export { SignaturePad } from './signature-pad';

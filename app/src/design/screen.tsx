@@ -1,37 +1,73 @@
 import type { ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
+import { Heading, Soft } from './words';
+
+/** `column` is a phone's; `columns` stands in two on a wide screen; `wide` takes it all. */
+type Width = 'column' | 'columns' | 'wide';
+
+const WIDTH: Readonly<Record<Width, string>> = {
+  column: 'max-w-[680px]',
+  columns: 'max-w-[680px] lg:max-w-[1180px]',
+  wide: 'max-w-[1440px]',
+};
 
 interface ScreenProps {
   readonly children: ReactNode;
-  /** Fixed above, and fixed at the thumb's side below. */
-  readonly head?: ReactNode;
+  readonly title?: string;
+  /** A quieter line under the title. */
+  readonly below?: string;
+  /** Buttons beside the title. */
+  readonly actions?: ReactNode;
+  /** Fixed at the thumb's side. */
   readonly foot?: ReactNode;
-  readonly wide?: boolean;
+  readonly width?: Width;
   readonly scrolls?: boolean;
 }
 
-/** One column on a phone; the same column, centred, on a wide screen unless `wide`. */
-export function Screen({ children, head, foot, wide, scrolls = true }: ScreenProps) {
-  const width = wide ? 'max-w-[1440px]' : 'max-w-[680px]';
+/** Title above, work in the middle, what is done with the thumb below. */
+export function Screen(props: ScreenProps) {
+  const { children, title, below, actions, foot, width = 'column', scrolls = true } = props;
   return (
     <View role="main" className="h-full flex-1 bg-ground">
-      {head}
+      {title ? (
+        <View
+          className={`mx-auto w-full flex-row items-center justify-between pl-4 pr-2 pt-1 ${WIDTH[width]}`}
+        >
+          <View className="min-w-0 shrink">
+            <Heading level={1} className="text-3xl">
+              {title}
+            </Heading>
+            {below ? <Soft>{below}</Soft> : null}
+          </View>
+          <View className="flex-row">{actions}</View>
+        </View>
+      ) : null}
       {scrolls ? (
         <ScrollView
           tabIndex={0}
           className="flex-1"
-          contentContainerClassName={`mx-auto w-full gap-4 p-4 ${width}`}
+          contentContainerClassName={`mx-auto w-full gap-4 p-4 ${WIDTH[width]}`}
         >
           {children}
         </ScrollView>
       ) : (
-        <View className={`mx-auto w-full flex-1 ${width}`}>{children}</View>
+        <View className={`mx-auto min-h-0 w-full flex-1 ${WIDTH[width]}`}>{children}</View>
       )}
       {foot ? (
         <View className="border-t border-line bg-surface">
-          <View className={`mx-auto w-full p-3 ${width}`}>{foot}</View>
+          <View className={`mx-auto w-full p-3 ${WIDTH[width]}`}>{foot}</View>
         </View>
       ) : null}
+    </View>
+  );
+}
+
+/** One below the other on a phone, side by side on a wide screen. */
+export function Columns({ left, right }: { readonly left: ReactNode; readonly right: ReactNode }) {
+  return (
+    <View className="gap-4 lg:flex-row">
+      <View className="min-w-0 gap-4 lg:flex-1">{left}</View>
+      <View className="min-w-0 gap-4 lg:flex-1">{right}</View>
     </View>
   );
 }

@@ -15,12 +15,14 @@ export function HeadlineBanner({ headline }: { readonly headline: Headline }) {
   const [box, word] = LOOK[headline];
   return (
     <View className={`flex-row items-center gap-4 rounded-2xl border-4 p-4 ${box}`}>
-      <View className="rounded-full bg-raised p-1">
-        <Bead
-          size={44}
-          state={headline === 'rolls' ? 'sound' : headline === 'limits' ? 'minor' : 'major'}
-        />
-      </View>
+      {headline === 'stays' ? (
+        // The solid block, in the colour of the word: on this ground its own would not be seen.
+        <View className="h-12 w-12 bg-on-vermilion" aria-hidden />
+      ) : (
+        <View className="rounded-full bg-raised p-1">
+          <Bead size={44} state={headline === 'rolls' ? 'sound' : 'minor'} />
+        </View>
+      )}
       <Text role="heading" aria-level={2} className={`shrink font-head text-4xl ${word}`}>
         {t(`headline.${headline}`)}
       </Text>

@@ -22,7 +22,17 @@ function find(key: string): unknown {
     .reduce<unknown>((at, part) => (at as Record<string, unknown> | undefined)?.[part], en);
 }
 
-const used = [...sources(join(root, 'src')), ...sources(join(root, 'app'))]
+/** Dotted names of all messages. */
+function flatten(value: object, start = ''): string[] {
+  return Object.entries(value).flatMap(([name, inner]: [string, unknown]) =>
+    typeof inner === 'object' && inner !== null && !Array.isArray(inner)
+      ? flatten(inner, `${start}${name}.`)
+      : [`${start}${name}`],
+  );
+}
+
+const all = [...sources(join(root, 'src')), ...sources(join(root, 'app'))];
+const used = all
   .flatMap((text) => [...text.matchAll(/\bt\(\s*'([\w.-]+)'/g)].map(([, key]) => key))
   .filter((key, index, all) => all.indexOf(key) === index);
 
@@ -42,6 +52,16 @@ describe('messages', () => {
   it.each([
     ...new Set(catalogue.modules.flatMap(({ checks }) => checks.map(({ method }) => method))),
   ])('names the method %s', (method) => expect(find(`method.${method}`)).toBeTruthy());
+
+  it('are all used by some screen', () => {
+    const text = all.join('\n');
+    const built = [...text.matchAll(/`([\w.]+)\.\$\{/g)].map(([, start]) => `${start}.`);
+    const keys = flatten(en).map((key) => key.replace(/_(one|other)$/, ''));
+    const idle = keys.filter(
+      (key) => !text.includes(`'${key}'`) && !built.some((start) => key.startsWith(start)),
+    );
+    expect(idle).toEqual([]);
+  });
 
   it('shout and praise nowhere', () => {
     expect(JSON.stringify(en)).not.toContain('!');

@@ -1,5 +1,5 @@
 import { database, toEvent } from './database';
-import { appendEntries, listRefused, listUnfinished, onEntryKept, useLog } from './log';
+import { appendEntries, listRefused, listUnfinished, onEntryKept, pruneSent, useLog } from './log';
 
 const actor = '01900000-0000-7000-8000-0000000000d1';
 const begun = {
@@ -98,6 +98,72 @@ it('offers unfinished walks of this person only, and not those that were signed'
     },
   ]);
   expect(await listUnfinished(actor)).toEqual(['mine']);
+});
+
+describe('letting go', () => {
+  const signedAt = Date.UTC(2026, 10, 1);
+  const later = signedAt + 15 * 86_400_000;
+  const keep = async (
+    inspectionId: string,
+    states: readonly ('sent' | 'waiting' | 'refused')[],
+  ) => {
+    for (const [index, state] of states.entries())
+      await database.events.add({
+        id: `${inspectionId} ${index}`,
+        inspectionId,
+        actorId: actor,
+        state,
+        event: {
+          id: `${inspectionId} ${index}`,
+          inspectionId,
+          deviceId: 'd',
+          actorId: actor,
+          at: signedAt,
+          version: 1,
+          type: index === states.length - 1 ? 'signed' : 'answered',
+          payload: {},
+        },
+      });
+  };
+  const left = async () => [
+    ...new Set((await database.events.toArray()).map((each) => each.inspectionId)),
+  ];
+
+  it('drops what the server has had whole for two weeks', async () => {
+    await keep('old', ['sent', 'sent']);
+    await pruneSent(later);
+    expect(await left()).toEqual([]);
+  });
+
+  it('keeps what is younger, waits, or was refused', async () => {
+    await keep('waits', ['waiting', 'sent']);
+    await keep('refused', ['refused', 'sent']);
+    await pruneSent(later);
+    expect(await left()).toEqual(['waits', 'refused']);
+    await pruneSent(signedAt + 86_400_000);
+    await keep('young', ['sent', 'sent']);
+    await pruneSent(signedAt + 86_400_000);
+    expect(await left()).toContain('young');
+  });
+
+  it('keeps a walk whose picture has not gone yet', async () => {
+    await keep('pictured', ['sent', 'sent']);
+    await database.photos.add({
+      id: 'p',
+      inspectionId: 'pictured',
+      actorId: actor,
+      blob: new Blob(['x']),
+      state: 'waiting',
+    });
+    await pruneSent(later);
+    expect(await left()).toEqual(['pictured']);
+  });
+
+  it('keeps a walk that was never signed', async () => {
+    await begin('open');
+    await pruneSent(Date.now() + 90 * 86_400_000);
+    expect(await left()).toEqual(['open']);
+  });
 });
 
 it('keeps refused entries with their sentence', async () => {

@@ -144,3 +144,29 @@ export async function lastRefusal(inspectionId: string): Promise<string | undefi
   const last = entries.at(-1);
   return last?.state === 'refused' ? last.refusal?.detail : undefined;
 }
+
+const KEEP_DAYS = 14;
+
+/**
+ * Lets go of walks that the server has had for two weeks, whole and signed, with their pictures.
+ * Anything that waits or was refused stays.
+ * @param now milliseconds since 1970
+ */
+export async function pruneSent(now: number): Promise<void> {
+  const { events, photos } = database;
+  const before = now - KEEP_DAYS * 86_400_000;
+  await database.transaction('rw', events, photos, async () => {
+    const kept = await events.toArray();
+    const done = new Set(
+      kept
+        .filter(({ event }) => event.type === 'signed' && event.at < before)
+        .map(({ inspectionId }) => inspectionId),
+    );
+    for (const { inspectionId, state } of [...kept, ...(await photos.toArray())])
+      if (state !== 'sent') done.delete(inspectionId);
+    for (const inspectionId of done) {
+      await events.where({ inspectionId }).delete();
+      await photos.where({ inspectionId }).delete();
+    }
+  });
+}

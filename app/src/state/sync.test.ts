@@ -17,6 +17,15 @@ const other = '01900000-0000-7000-8000-0000000000d2';
 const note = (words: string, actorId = person.id) =>
   appendEntries([{ inspectionId: 'walk', actorId, type: 'annotated', payload: { words } }]);
 
+const addPhoto = (id: string) =>
+  database.photos.add({
+    id,
+    inspectionId: 'walk',
+    actorId: person.id,
+    blob: new Blob(['x']),
+    state: 'waiting',
+  });
+
 interface Sent {
   events: { id: string; payload: { words: string } }[];
 }
@@ -146,13 +155,7 @@ it('never sends the entries of somebody else', async () => {
 });
 
 it('sends photos before the entries that name them', async () => {
-  await database.photos.add({
-    id: 'p1',
-    inspectionId: 'walk',
-    actorId: person.id,
-    blob: new Blob(['x']),
-    state: 'waiting',
-  });
+  await addPhoto('p1');
   await note('one');
   const calls = takeAll();
   await syncNow();
@@ -165,13 +168,7 @@ it('sends photos before the entries that name them', async () => {
 });
 
 it('puts a refused photo aside and goes on with the rest', async () => {
-  await database.photos.add({
-    id: 'p1',
-    inspectionId: 'walk',
-    actorId: person.id,
-    blob: new Blob(['x']),
-    state: 'waiting',
-  });
+  await addPhoto('p1');
   await note('one');
   answerFetch((path, init) => {
     if (path.startsWith('/photos'))
@@ -183,6 +180,51 @@ it('puts a refused photo aside and goes on with the rest', async () => {
   await syncNow();
   expect((await database.photos.get('p1'))?.refusal?.code).toBe('not-a-picture');
   expect(await states()).toEqual({ one: 'sent' });
+});
+
+it('sends the entries although the server cannot take a photo just now', async () => {
+  await addPhoto('p1');
+  await note('one');
+  answerFetch((path, init) => {
+    if (path.startsWith('/photos')) return { status: 500, body: { code: 'unexpected' } };
+    if (path === '/reference') return { status: 200, body: { serverTime: Date.now() } };
+    const { events } = JSON.parse(String(init.body)) as Sent;
+    return { status: 200, body: { answers: events.map(({ id }) => ({ id, status: 'stored' })) } };
+  });
+  await syncNow();
+  expect(await states()).toEqual({ one: 'sent' });
+  expect((await database.photos.get('p1'))?.state).toBe('waiting');
+  expect(useSync.getState()).toMatchObject({ trouble: 'server-away', waiting: 1 });
+  takeAll();
+  await syncNow();
+  expect((await database.photos.get('p1'))?.state).toBe('sent');
+});
+
+it('goes on after a run that broke off', async () => {
+  await note('one');
+  globalThis.fetch = () =>
+    Promise.resolve({ ok: true, json: () => Promise.resolve({}) } as Response);
+  const broken = syncNow();
+  const after = syncNow();
+  await expect(broken).rejects.toThrow();
+  await after.catch(() => undefined);
+  takeAll();
+  await syncNow();
+  expect(await states()).toEqual({ one: 'sent' });
+});
+
+it('asks for the news of other people again after a while, and not at every touch', async () => {
+  const clock = jest.spyOn(Date, 'now');
+  const start = 2_000_000_000_000;
+  clock.mockReturnValue(start);
+  const calls = takeAll();
+  await syncNow();
+  await syncNow();
+  expect(calls.map(({ path }) => path)).toEqual(['/reference']);
+  clock.mockReturnValue(start + 61_000);
+  await syncNow();
+  expect(calls).toHaveLength(2);
+  clock.mockRestore();
 });
 
 it('is asked many times and runs once at a time', async () => {

@@ -1,7 +1,7 @@
 import { create } from 'zustand';
 import { ApiProblem, callApi, callJson, OFFLINE } from './api';
 import { database, toEvent } from './database';
-import { onEntryKept } from './log';
+import { onEntryKept, pruneSent } from './log';
 import { useReference } from './reference';
 import { useSession } from './session';
 
@@ -27,6 +27,8 @@ export const useSync = create<SyncState>(() => ({
 const BATCH = 500;
 const FIRST_PAUSE = 2_000;
 const LONGEST_PAUSE = 60_000;
+/** Defects and repairs of other people are asked for again when they are older than this. */
+const NEWS_AGE = 60_000;
 
 interface EventAnswer {
   readonly id: string;
@@ -46,6 +48,7 @@ export async function countWaiting(): Promise<void> {
   useSync.setState({ waiting: own + pictures, ofOthers: waiting - own, refused });
 }
 
+let newsAt = 0;
 let running: Promise<void> | undefined;
 let following: Promise<void> | undefined;
 let pause = FIRST_PAUSE;
@@ -78,9 +81,13 @@ async function run(): Promise<void> {
   if (!person) return;
   useSync.setState({ busy: true });
   try {
-    await sendPhotos(person.id);
+    const held = await sendPhotos(person.id);
     const sent = await sendEvents(person.id);
-    if (sent > 0 || useSync.getState().trouble) await useReference.getState().refresh(person.id);
+    if (sent > 0 || useSync.getState().trouble || Date.now() - newsAt > NEWS_AGE) {
+      await useReference.getState().refresh(person.id);
+      newsAt = Date.now();
+    }
+    if (held) throw held;
     pause = FIRST_PAUSE;
     useSync.setState({ trouble: undefined });
     useSession.getState().setExpired(false);
@@ -111,8 +118,12 @@ function retryLater(): void {
   timer = setTimeout(() => void syncNow(), pause * (0.5 + Math.random() / 2));
 }
 
-/** Pictures go first, so that the report can name their digests when it is sealed. */
-async function sendPhotos(actorId: string): Promise<void> {
+/**
+ * Pictures go first, so that the report can name their digests when it is sealed. One that the
+ * server cannot take just now holds up no entry: it is returned, and tried again later.
+ */
+async function sendPhotos(actorId: string): Promise<ApiProblem | undefined> {
+  let held: ApiProblem | undefined;
   const photos = await database.photos.where({ actorId, state: 'waiting' }).toArray();
   for (const photo of photos) {
     try {
@@ -123,13 +134,15 @@ async function sendPhotos(actorId: string): Promise<void> {
       });
       await database.photos.update(photo.id, { state: 'sent' });
     } catch (error) {
-      if (!(error instanceof ApiProblem) || (error.status !== 413 && error.status !== 422))
-        throw error;
-      // This picture alone is refused; it stays on the device.
-      const { code, detail } = error;
-      await database.photos.update(photo.id, { state: 'refused', refusal: { code, detail } });
+      if (!(error instanceof ApiProblem) || error.status === 0 || error.status === 401) throw error;
+      if (error.status === 413 || error.status === 422) {
+        // This picture alone is refused; it stays on the device.
+        const { code, detail } = error;
+        await database.photos.update(photo.id, { state: 'refused', refusal: { code, detail } });
+      } else held ??= error;
     }
   }
+  return held;
 }
 
 async function sendEvents(actorId: string): Promise<number> {
@@ -192,7 +205,10 @@ export function startSync(): () => void {
   window.addEventListener('offline', gone);
   document.addEventListener('visibilitychange', visible);
   now();
+  void pruneSent(Date.now());
+  const regularly = setInterval(() => document.visibilityState === 'visible' && now(), NEWS_AGE);
   return () => {
+    clearInterval(regularly);
     stopListening();
     clearTimeout(soon);
     clearTimeout(tell);

@@ -37,6 +37,7 @@ export function BeginScreen({ rigId, phase, onBegun, onBack }: BeginScreenProps)
   const hour = new Date().getHours();
   const [dark, setDark] = useState(hour < 7 || hour >= 18);
   const [wet, setWet] = useState(false);
+  const [frost, setFrost] = useState(false);
   const [typed, setTyped] = useState('');
   const [place, setPlace] = useState(reference?.depot.name ?? '');
   const rig = reference?.rigs.find(({ id }) => id === rigId);
@@ -44,7 +45,7 @@ export function BeginScreen({ rigId, phase, onBegun, onBack }: BeginScreenProps)
   const parsed = parseTyped(typed, unit);
   const celsius = parsed.ok ? Math.round(fromSi(parsed.si, '°C') * 10) / 10 : undefined;
   const possible = typed.trim() === '' || (celsius !== undefined && celsius > -80 && celsius < 70);
-  const freezing = celsius !== undefined && celsius <= 0;
+  const freezing = celsius === undefined ? frost : celsius <= 0;
   const plan = useMemo(() => {
     if (!rig || !reference) return undefined;
     const units = rig.unitIds.flatMap((id) => reference.units.filter((each) => each.id === id));
@@ -61,6 +62,12 @@ export function BeginScreen({ rigId, phase, onBegun, onBack }: BeginScreenProps)
     };
   }, [rig, reference, phase]);
   if (!person || !reference || !rig || !plan) return null;
+
+  // Somebody who feels frost knows it better than an old number in the field.
+  const chooseFrost = (chosen: boolean) => {
+    setFrost(chosen);
+    if (celsius !== undefined && celsius <= 0 !== chosen) setTyped('');
+  };
 
   const begin = async () => {
     const inspectionId = newId();
@@ -90,14 +97,8 @@ export function BeginScreen({ rigId, phase, onBegun, onBack }: BeginScreenProps)
 
   return (
     <Screen
-      head={
-        <View className="mx-auto w-full max-w-[680px] flex-row items-center justify-between pl-4 pr-2 pt-1">
-          <Heading level={1} className="shrink text-3xl">
-            {t(`phase.${phase}`)} · {rig.title}
-          </Heading>
-          <Button look="quiet" title={t('back')} onPress={onBack} />
-        </View>
-      }
+      title={`${t(`phase.${phase}`)} · ${rig.title}`}
+      actions={<Button look="quiet" title={t('back')} onPress={onBack} />}
       foot={
         <Button
           look="main"
@@ -132,6 +133,13 @@ export function BeginScreen({ rigId, phase, onBegun, onBack }: BeginScreenProps)
         options={[
           [t('begin.dry'), !wet, () => setWet(false)],
           [t('begin.wet'), wet, () => setWet(true)],
+        ]}
+      />
+      <Choice
+        label={t('begin.frost')}
+        options={[
+          [t('begin.above'), !freezing, () => chooseFrost(false)],
+          [t('begin.below'), freezing, () => chooseFrost(true)],
         ]}
       />
       <Field

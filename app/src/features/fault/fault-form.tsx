@@ -1,8 +1,7 @@
 import { gradeSymptom, policyById } from '@nazar/core/grading';
 import { circumstancesOf } from '@nazar/core/inspection';
 import type { CheckInstance } from '@nazar/core/rig';
-import { View } from 'react-native';
-import { Body, Button, Field, Heading, Screen, Soft } from '@/design';
+import { Body, Button, Columns, Field, Heading, Screen, Soft } from '@/design';
 import { useWords } from '@/i18n';
 import { appendEntries, type Walk } from '@/state';
 import { useFaultDraft, type FaultDraft } from './draft';
@@ -61,18 +60,11 @@ export function FaultForm(props: FaultFormProps) {
   };
 
   const title = `${check.title}${place ? ` · ${place.title}` : ''}`;
-  const head = (
-    <View className="mx-auto w-full max-w-[680px] flex-row items-center justify-between pl-4 pr-2 pt-1">
-      <Heading level={1} className="shrink text-3xl">
-        {t('fault.title')}
-      </Heading>
-      <Button look="quiet" title={t('back')} onPress={onDone} />
-    </View>
-  );
+  const leave = <Button look="quiet" title={t('fault.leave')} onPress={onDone} />;
 
   if (page === 'what' || !symptom)
     return (
-      <Screen head={head}>
+      <Screen title={t('fault.title')} actions={leave}>
         <Soft>{title}</Soft>
         <Heading level={2}>{t('fault.what')}</Heading>
         {props.confirms ? <Body>{t('fault.confirms')}</Body> : null}
@@ -97,7 +89,7 @@ export function FaultForm(props: FaultFormProps) {
 
   if (page === 'how-much' && symptom.scale)
     return (
-      <Screen head={head}>
+      <Screen title={t('fault.title')} actions={leave}>
         <Soft>
           {title}: {symptom.words}
         </Soft>
@@ -111,7 +103,7 @@ export function FaultForm(props: FaultFormProps) {
             onPress={() => change({ stepId: step.id, page: 'where' })}
           />
         ))}
-        <Button look="quiet" title={t('back')} onPress={() => change({ page: 'what' })} />
+        <Button look="quiet" title={t('fault.former')} onPress={() => change({ page: 'what' })} />
       </Screen>
     );
 
@@ -127,7 +119,9 @@ export function FaultForm(props: FaultFormProps) {
   });
   return (
     <Screen
-      head={head}
+      title={t('fault.title')}
+      actions={leave}
+      width="columns"
       foot={
         <Button
           look="main"
@@ -140,42 +134,52 @@ export function FaultForm(props: FaultFormProps) {
       <Soft>
         {title}: {symptom.words}
       </Soft>
-      <Heading level={2}>{t('fault.where')}</Heading>
-      <WherePicker
-        rig={walk.rig}
-        unitId={unit.id}
-        spot={draft.spot}
-        onChange={(spot) => change({ spot })}
-      />
-      <PhotoStrip
-        inspectionId={inspectionId}
-        personId={personId}
-        photos={draft.photos}
-        onChange={(photos) => change({ photos })}
-      />
-      <Field
-        label={t('fault.note')}
-        hint={t('fault.noteHint')}
-        value={draft.note}
-        onChange={(note) => change({ note })}
-        multiline
-        maxLength={1000}
-      />
-      {symptom.fixable && check.fixes.length > 0 ? (
-        <FixButtons
-          fixes={check.fixes}
-          fixed={draft.fixed}
-          onChange={(fixed) => change({ fixed })}
-        />
-      ) : null}
-      <GradePanel
-        graded={graded}
-        raisedTo={draft.raisedTo}
-        onRaise={(raisedTo) => change({ raisedTo })}
+      <Columns
+        left={
+          <>
+            <Heading level={2}>{t('fault.where')}</Heading>
+            <WherePicker
+              rig={walk.rig}
+              unitId={unit.id}
+              spot={draft.spot}
+              onChange={(spot) => change({ spot })}
+            />
+            <PhotoStrip
+              inspectionId={inspectionId}
+              personId={personId}
+              photos={draft.photos}
+              onChange={(photos) => change({ photos })}
+            />
+          </>
+        }
+        right={
+          <>
+            <Field
+              label={t('fault.note')}
+              hint={t('fault.noteHint')}
+              value={draft.note}
+              onChange={(note) => change({ note })}
+              multiline
+              maxLength={1000}
+            />
+            {symptom.fixable && check.fixes.length > 0 ? (
+              <FixButtons
+                fixes={check.fixes}
+                fixed={draft.fixed}
+                onChange={(fixed) => change({ fixed })}
+              />
+            ) : null}
+            <GradePanel
+              graded={graded}
+              raisedTo={draft.raisedTo}
+              onRaise={(raisedTo) => change({ raisedTo })}
+            />
+          </>
+        }
       />
       <Button
         look="quiet"
-        title={t('back')}
+        title={t('fault.former')}
         onPress={() => change({ page: symptom.scale ? 'how-much' : 'what' })}
       />
     </Screen>

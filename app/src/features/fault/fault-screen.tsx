@@ -1,3 +1,4 @@
+import type { CheckInstance, Rig } from '@nazar/core/rig';
 import { v7 as newId } from 'uuid';
 import { Body, Heading, Screen } from '@/design';
 import { useWords } from '@/i18n';
@@ -41,7 +42,7 @@ export function FaultScreen({ inspectionId, checkKey, onDone }: FaultScreenProps
       defectId: before?.defectId ?? known?.id ?? newId(),
       symptomId: before?.symptomId,
       stepId: before?.stepId,
-      spot: before?.spot ?? (instance.place && { x: instance.place.x, y: instance.place.y }),
+      spot: before?.spot ?? spotOf(instance, walk.rig),
       note: before?.note ?? '',
       photos: before?.photos ?? [],
       fixed: before?.fixed,
@@ -59,4 +60,11 @@ export function FaultScreen({ inspectionId, checkKey, onDone }: FaultScreenProps
       onDone={onDone}
     />
   );
+}
+
+/** Where the eyes are: the wheel or lamp itself, else the side of the unit that its zone is at. */
+function spotOf(instance: CheckInstance, rig: Rig): { x: number; y: number } {
+  const offset = rig.units.find(({ unit }) => unit.id === instance.unit.id)?.offset ?? 0;
+  const round = (metres: number) => Math.round(metres * 100) / 100;
+  return { x: round(instance.x - offset), y: round(instance.y) };
 }

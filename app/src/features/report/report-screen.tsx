@@ -1,7 +1,7 @@
 import type { ReportFile } from '@nazar/core/report';
 import { useEffect, useState } from 'react';
 import { Linking, View } from 'react-native';
-import { Body, Button, Card, Heading, Screen, Soft } from '@/design';
+import { Body, Button, Card, Screen, Soft } from '@/design';
 import { HeadlineBanner } from '@/drawing';
 import { useWords } from '@/i18n';
 import { loadReportText, parseReport, useLog, useSync } from '@/state';
@@ -38,17 +38,10 @@ export function ReportScreen({ reportId, onVerify, onToday }: ReportScreenProps)
     // Once the last entry has left this phone the report may be there.
   }, [reportId, unsent]);
 
-  const head = (
-    <View className="mx-auto w-full max-w-[680px] flex-row items-center justify-between pl-4 pr-2 pt-1">
-      <Heading level={1} className="text-3xl">
-        {t('report.title')}
-      </Heading>
-      <Button look="quiet" title={t('report.toToday')} onPress={onToday} />
-    </View>
-  );
+  const toToday = <Button look="quiet" title={t('report.toToday')} onPress={onToday} />;
   if (!file)
     return (
-      <Screen head={head}>
+      <Screen title={t('report.title')} actions={toToday}>
         {file === undefined && !unsent ? <Body>{t('loading')}</Body> : null}
         {file === null || unsent ? (
           <Card>
@@ -59,7 +52,9 @@ export function ReportScreen({ reportId, onVerify, onToday }: ReportScreenProps)
     );
   return (
     <Screen
-      head={head}
+      title={t('report.title')}
+      actions={toToday}
+      width="columns"
       foot={
         <View className="flex-row gap-2">
           <Button className="flex-1" title={t('report.verify')} onPress={onVerify} />
@@ -78,6 +73,16 @@ export function ReportScreen({ reportId, onVerify, onToday }: ReportScreenProps)
       }
     >
       <HeadlineBanner headline={file.report.verdict.headline} />
+      {file.report.verdict.shown === file.report.verdict.headline ? null : (
+        <Card marked>
+          <Body className="font-thick">
+            {t('report.shown', {
+              shown: t(`headline.${file.report.verdict.shown}`),
+              headline: t(`headline.${file.report.verdict.headline}`),
+            })}
+          </Body>
+        </Card>
+      )}
       <ReportBody file={file} />
       <Soft>{t('guide')}</Soft>
     </Screen>

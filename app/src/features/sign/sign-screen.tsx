@@ -2,7 +2,7 @@ import type { Finding } from '@nazar/core/grading';
 import type { Stroke } from '@nazar/core/inspection';
 import { useCallback, useState } from 'react';
 import { View } from 'react-native';
-import { Bead, Body, Button, Card, Heading, Screen, SignaturePad, Soft } from '@/design';
+import { Bead, Body, Button, Card, Columns, Heading, Screen, SignaturePad, Soft } from '@/design';
 import { useWords } from '@/i18n';
 import { appendEntries, useSession, useWalk } from '@/state';
 import { HeadlineBanner } from '@/drawing';
@@ -58,14 +58,9 @@ export function SignScreen({ inspectionId, onSealed, onBack }: SignScreenProps) 
 
   return (
     <Screen
-      head={
-        <View className="mx-auto w-full max-w-[680px] flex-row items-center justify-between pl-4 pr-2 pt-1">
-          <Heading level={1} className="text-3xl">
-            {t('sign.title')}
-          </Heading>
-          <Button look="quiet" title={t('sign.backToWalk')} onPress={onBack} />
-        </View>
-      }
+      title={t('sign.title')}
+      actions={<Button look="quiet" title={t('sign.backToWalk')} onPress={onBack} />}
+      width="columns"
       foot={
         missing.length > 0 ? (
           <Button
@@ -85,53 +80,67 @@ export function SignScreen({ inspectionId, onSealed, onBack }: SignScreenProps) 
       }
     >
       <HeadlineBanner headline={verdict.headline} />
-      {verdict.capabilities.map((each) => (
-        <Card key={each.capability}>
-          <View className="flex-row items-center gap-3">
-            <Bead
-              size={30}
-              state={
-                each.state === 'clear' ? 'sound' : each.state === 'limited' ? 'minor' : 'major'
-              }
-            />
-            <Heading level={2}>
-              {t(`capability.${each.capability}`)}: {t(`capabilityState.${each.state}`)}
-            </Heading>
-          </View>
-          {each.findings.slice(0, SHOWN).map((finding) => (
-            <FindingLine key={`${finding.kind} ${finding.about}`} finding={finding} />
-          ))}
-          {each.findings.length > SHOWN ? (
-            <Soft>{t('sign.more', { count: each.findings.length - SHOWN })}</Soft>
-          ) : null}
-        </Card>
-      ))}
-      {verdict.conditions.length > 0 ? (
-        <Card marked>
-          <Heading level={2}>{t('sign.conditions')}</Heading>
-          {verdict.conditions.map((words) => (
-            <Body key={words}>{words}</Body>
-          ))}
-        </Card>
-      ) : null}
-      {missing.length === 0 ? (
-        <View className="gap-2">
-          <Heading level={2}>{t('sign.sign')}</Heading>
-          <Soft>{t('sign.promise', { name: person.name })}</Soft>
-          <SignaturePad label={t('sign.signLabel')} round={round} onChange={changeStrokes} />
-          <Button
-            look="quiet"
-            title={t('sign.clear')}
-            onPress={() => setRound((before) => before + 1)}
-          />
-        </View>
-      ) : null}
-      {trouble ? (
-        <Body role="alert" className="font-thick text-vermilion">
-          {trouble}
-        </Body>
-      ) : null}
-      <Soft>{t('guide')}</Soft>
+      <Columns
+        left={
+          <>
+            {verdict.capabilities.map((each) => (
+              <Card key={each.capability}>
+                <View className="flex-row items-center gap-3">
+                  <Bead
+                    size={30}
+                    state={
+                      each.state === 'clear'
+                        ? 'sound'
+                        : each.state === 'limited'
+                          ? 'minor'
+                          : 'major'
+                    }
+                  />
+                  <Heading level={2}>
+                    {t(`capability.${each.capability}`)}: {t(`capabilityState.${each.state}`)}
+                  </Heading>
+                </View>
+                {each.findings.slice(0, SHOWN).map((finding) => (
+                  <FindingLine key={`${finding.kind} ${finding.about}`} finding={finding} />
+                ))}
+                {each.findings.length > SHOWN ? (
+                  <Soft>{t('sign.more', { count: each.findings.length - SHOWN })}</Soft>
+                ) : null}
+              </Card>
+            ))}
+          </>
+        }
+        right={
+          <>
+            {verdict.conditions.length > 0 ? (
+              <Card marked>
+                <Heading level={2}>{t('sign.conditions')}</Heading>
+                {verdict.conditions.map((words) => (
+                  <Body key={words}>{words}</Body>
+                ))}
+              </Card>
+            ) : null}
+            {missing.length === 0 ? (
+              <View className="gap-2">
+                <Heading level={2}>{t('sign.sign')}</Heading>
+                <Soft>{t('sign.promise', { name: person.name })}</Soft>
+                <SignaturePad label={t('sign.signLabel')} round={round} onChange={changeStrokes} />
+                <Button
+                  look="quiet"
+                  title={t('sign.clear')}
+                  onPress={() => setRound((before) => before + 1)}
+                />
+              </View>
+            ) : null}
+            {trouble ? (
+              <Body role="alert" className="font-thick text-vermilion">
+                {trouble}
+              </Body>
+            ) : null}
+            <Soft>{t('guide')}</Soft>
+          </>
+        }
+      />
     </Screen>
   );
 }

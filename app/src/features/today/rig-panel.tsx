@@ -2,7 +2,7 @@ import { catalogue } from '@nazar/core/catalogue';
 import { composeRig, type Rig } from '@nazar/core/rig';
 import { useMemo } from 'react';
 import { View } from 'react-native';
-import { Bead, Body, Button, Card, Heading, Soft, type BeadState } from '@/design';
+import { Bead, Body, Button, Card, Columns, Heading, Soft, type BeadState } from '@/design';
 import { RigDrawing, type FaultMark } from '@/drawing';
 import { formatWhen, useWords } from '@/i18n';
 import type { DefectRecord, Reference } from '@/state';
@@ -28,65 +28,71 @@ export function RigPanel({ rig, reference, onChange, onReport }: RigPanelProps) 
     ({ status }) => status === 'repaired' || status === 'no-repair-needed',
   );
   return (
-    <View className="gap-4">
-      <Card>
-        <View className="flex-row items-center justify-between">
-          <Heading level={2} className="shrink text-3xl">
-            {rig.title}
-          </Heading>
-          <Button look="quiet" title={t('today.change')} onPress={onChange} />
-        </View>
-        {composed ? (
-          <RigDrawing rig={composed} label={rig.title} marks={toMarks(composed, open)} />
-        ) : null}
-        <LastReports rig={rig} reference={reference} onReport={onReport} />
-      </Card>
-      {repairs.length > 0 ? (
-        <Card marked>
-          <Heading level={2}>{t('today.repairs')}</Heading>
-          <Soft>{t('today.repairsWhy')}</Soft>
-          {repairs.map((defect) => (
-            <View key={defect.id}>
-              <Body className="font-thick">
-                {defect.unitNumber} · {defect.title}
-                {defect.place ? ` · ${defect.place}` : ''}
-              </Body>
-              <Body>
-                {t(`outcome.${defect.outcome ?? 'repaired'}`)}: {defect.outcomeWords}
-              </Body>
-              <Soft>
-                {defect.certifiedBy}
-                {defect.certifiedAt ? `, ${formatWhen(defect.certifiedAt)}` : ''}
-              </Soft>
-            </View>
-          ))}
-        </Card>
-      ) : null}
-      <Card>
-        <Heading level={2}>{t('today.open')}</Heading>
-        {open.length === 0 ? <Body>{t('today.none')}</Body> : null}
-        {open.map((defect) => (
-          <View key={defect.id} className="flex-row gap-3">
-            <View className="pt-0.5">
-              <Bead state={defect.grade} size={26} />
-            </View>
-            <View className="shrink">
-              <Body className="font-thick">
-                {t(`grade.${defect.grade}`)} · {defect.unitNumber} · {defect.symptom}
-              </Body>
-              <Body>
-                {defect.title}
-                {defect.place ? ` · ${defect.place}` : ''}
-              </Body>
-              <Soft>
-                {t('today.since', { when: formatWhen(defect.reportedAt) })}, {defect.reportedBy}
-              </Soft>
-              {defect.condition ? <Body>{defect.condition}</Body> : null}
-            </View>
+    <Columns
+      left={
+        <Card>
+          <View className="flex-row items-center justify-between">
+            <Heading level={2} className="shrink text-3xl">
+              {rig.title}
+            </Heading>
+            <Button look="quiet" title={t('today.change')} onPress={onChange} />
           </View>
-        ))}
-      </Card>
-    </View>
+          {composed ? (
+            <RigDrawing rig={composed} label={rig.title} marks={toMarks(composed, open)} />
+          ) : null}
+          <LastReports rig={rig} reference={reference} onReport={onReport} />
+        </Card>
+      }
+      right={
+        <>
+          {repairs.length > 0 ? (
+            <Card marked>
+              <Heading level={2}>{t('today.repairs')}</Heading>
+              <Soft>{t('today.repairsWhy')}</Soft>
+              {repairs.map((defect) => (
+                <View key={defect.id}>
+                  <Body className="font-thick">
+                    {defect.unitNumber} · {defect.title}
+                    {defect.place ? ` · ${defect.place}` : ''}
+                  </Body>
+                  <Body>
+                    {t(`outcome.${defect.outcome ?? 'repaired'}`)}: {defect.outcomeWords}
+                  </Body>
+                  <Soft>
+                    {defect.certifiedBy}
+                    {defect.certifiedAt ? `, ${formatWhen(defect.certifiedAt)}` : ''}
+                  </Soft>
+                </View>
+              ))}
+            </Card>
+          ) : null}
+          <Card>
+            <Heading level={2}>{t('today.open')}</Heading>
+            {open.length === 0 ? <Body>{t('today.none')}</Body> : null}
+            {open.map((defect) => (
+              <View key={defect.id} className="flex-row gap-3">
+                <View className="pt-0.5">
+                  <Bead state={defect.grade} size={26} />
+                </View>
+                <View className="shrink">
+                  <Body className="font-thick">
+                    {t(`grade.${defect.grade}`)} · {defect.unitNumber} · {defect.symptom}
+                  </Body>
+                  <Body>
+                    {defect.title}
+                    {defect.place ? ` · ${defect.place}` : ''}
+                  </Body>
+                  <Soft>
+                    {t('today.since', { when: formatWhen(defect.reportedAt) })}, {defect.reportedBy}
+                  </Soft>
+                  {defect.condition ? <Body>{defect.condition}</Body> : null}
+                </View>
+              </View>
+            ))}
+          </Card>
+        </>
+      }
+    />
   );
 }
 

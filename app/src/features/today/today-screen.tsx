@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
-import { Body, Button, Card, Heading, Screen, Soft } from '@/design';
+import { Body, Button, Card, Heading, Screen } from '@/design';
 import { formatWhen, useWords } from '@/i18n';
 import {
   keepRigChoice,
@@ -40,23 +40,19 @@ export function TodayScreen(props: TodayScreenProps) {
     setChoice(id);
     void keepRigChoice(personId, id);
   };
-  const head = (
-    <View className="mx-auto w-full max-w-[680px] flex-row items-center justify-between pl-4 pr-2 pt-1">
-      <View className="shrink">
-        <Heading level={1}>{t('today.title')}</Heading>
-        <Soft>{t('today.hello', { name: person.name, depot: reference?.depot.name ?? '' })}</Soft>
-      </View>
-      <View className="flex-row">
-        {person.role === 'driver' ? null : (
-          <Button look="quiet" title={t('today.toWorkshop')} onPress={props.onWorkshop} />
-        )}
-        <Button look="quiet" title={t('you.title')} onPress={props.onYou} />
-      </View>
-    </View>
-  );
   return (
     <Screen
-      head={head}
+      title={t('today.title')}
+      below={t('today.hello', { name: person.name, depot: reference?.depot.name ?? '' })}
+      width="columns"
+      actions={
+        <>
+          {person.role === 'driver' ? null : (
+            <Button look="quiet" title={t('today.toWorkshop')} onPress={props.onWorkshop} />
+          )}
+          <Button look="quiet" title={t('you.title')} onPress={props.onYou} />
+        </>
+      }
       foot={
         rig ? (
           <View className="flex-row gap-2">

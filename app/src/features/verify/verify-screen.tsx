@@ -40,14 +40,8 @@ export function VerifyScreen({ reportId, onBack }: VerifyScreenProps) {
   };
   return (
     <Screen
-      head={
-        <View className="mx-auto w-full max-w-[680px] flex-row items-center justify-between pl-4 pr-2 pt-1">
-          <Heading level={1} className="shrink text-3xl">
-            {t('verify.title')}
-          </Heading>
-          <Button look="quiet" title={t('back')} onPress={onBack} />
-        </View>
-      }
+      title={t('verify.title')}
+      actions={<Button look="quiet" title={t('back')} onPress={onBack} />}
     >
       <Body>{t('verify.explain')}</Body>
       <input

@@ -233,6 +233,10 @@ export function WalkBoard(props: WalkBoardProps) {
             known={
               knownDefects(reference, unitIds, inspectionId).find((each) => each.key === key)?.words
             }
+            repaired={
+              reference?.defects.find((each) => each.key === key && each.outcomeWords)
+                ?.outcomeWords ?? undefined
+            }
             hasDraft={drafts.includes(key)}
             onward={
               openHere > 0

@@ -79,11 +79,12 @@ export function CertifyForm({ defect, personId, personName, onDone }: CertifyFor
   return (
     <Card className="gap-3">
       <Heading level={2}>{t('workshop.outcome')}</Heading>
-      <View className="gap-2" role="group" aria-label={t('workshop.outcome')}>
+      <View className="flex-row flex-wrap gap-2" role="group" aria-label={t('workshop.outcome')}>
         {OUTCOMES.map((each) => (
           <Button
             key={each}
             title={t(`outcome.${each}`)}
+            className="grow"
             selected={outcome === each}
             onPress={() => {
               setOutcome(each);
@@ -109,15 +110,17 @@ export function CertifyForm({ defect, personId, personName, onDone }: CertifyFor
           maxLength={10}
         />
       ) : null}
-      <Body className="font-thick">
-        {t('workshop.sign')}: {personName}
-      </Body>
+      <View className="flex-row items-center justify-between">
+        <Body className="shrink font-thick">
+          {t('workshop.sign')}: {personName}
+        </Body>
+        <Button
+          look="quiet"
+          title={t('sign.clear')}
+          onPress={() => setRound((before) => before + 1)}
+        />
+      </View>
       <SignaturePad label={t('sign.signLabel')} round={round} onChange={changeStrokes} />
-      <Button
-        look="quiet"
-        title={t('sign.clear')}
-        onPress={() => setRound((before) => before + 1)}
-      />
       {trouble ? (
         <Body role="alert" className="font-thick text-vermilion">
           {trouble}

@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
-import { Body, Button, Heading, Screen, Soft } from '@/design';
+import { Body, Button, Screen } from '@/design';
 import { useWords } from '@/i18n';
 import { ApiProblem, OFFLINE, useSession, useWorkshop } from '@/state';
 import { DefectDetail } from './defect-detail';
@@ -74,30 +74,23 @@ export function WorkshopScreen({ onReport, onToday, onYou }: WorkshopScreenProps
   );
   return (
     <Screen
-      wide
+      width="wide"
       scrolls={false}
-      head={
-        <View className="mx-auto w-full max-w-[1440px] flex-row items-center justify-between pl-4 pr-2 pt-1">
-          <View className="shrink">
-            <Heading level={1}>{t('workshop.title')}</Heading>
-            <Soft>
-              {t('workshop.open', { count: total })} ·{' '}
-              {t('workshop.counts', {
-                major: counts.major ?? 0,
-                minor: counts.minor ?? 0,
-                note: counts.note ?? 0,
-              })}
-            </Soft>
-          </View>
-          <View className="flex-row">
-            {!wide && chosen ? (
-              <Button look="quiet" title={t('back')} onPress={() => setChosen(undefined)} />
-            ) : (
-              <Button look="quiet" title={t('today.toToday')} onPress={onToday} />
-            )}
-            <Button look="quiet" title={t('you.title')} onPress={onYou} />
-          </View>
-        </View>
+      title={t('workshop.title')}
+      below={`${t('workshop.open', { count: total })} · ${t('workshop.counts', {
+        major: counts.major ?? 0,
+        minor: counts.minor ?? 0,
+        note: counts.note ?? 0,
+      })}`}
+      actions={
+        <>
+          {!wide && chosen ? (
+            <Button look="quiet" title={t('back')} onPress={() => setChosen(undefined)} />
+          ) : (
+            <Button look="quiet" title={t('today.toToday')} onPress={onToday} />
+          )}
+          <Button look="quiet" title={t('you.title')} onPress={onYou} />
+        </>
       }
     >
       {done || (trouble && defects) ? (

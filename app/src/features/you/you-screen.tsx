@@ -1,6 +1,6 @@
 import type { UnitHabit } from '@nazar/core/quantity';
 import { View } from 'react-native';
-import { Body, Button, Heading, Screen, Soft } from '@/design';
+import { Body, Button, Screen, Soft } from '@/design';
 import { useWords } from '@/i18n';
 import { usePreferences, useReference, useSession, type Theme } from '@/state';
 
@@ -22,14 +22,8 @@ export function YouScreen({ onSignedOut, onVerify, onBack }: YouScreenProps) {
   if (!person) return null;
   return (
     <Screen
-      head={
-        <View className="mx-auto w-full max-w-[680px] flex-row items-center justify-between pl-4 pr-2 pt-1">
-          <Heading level={1} className="text-3xl">
-            {person.name}
-          </Heading>
-          <Button look="quiet" title={t('back')} onPress={onBack} />
-        </View>
-      }
+      title={person.name}
+      actions={<Button look="quiet" title={t('back')} onPress={onBack} />}
     >
       <Body>
         {t(`roles.${person.role}`)} · {reference?.depot.name} · {reference?.organisation}
