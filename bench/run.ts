@@ -1,8 +1,10 @@
 import { benchApp } from './app';
+import { benchRigs } from './rigs';
 import { benchServer } from './server';
 
 async function main(): Promise<void> {
   const only = process.argv.slice(2);
+  if (only.length === 0 || only.includes('rigs')) benchRigs();
   if (only.length === 0 || only.includes('server')) await benchServer();
   if (only.length === 0 || only.includes('app')) await benchApp();
 }

@@ -21,7 +21,8 @@ import {
   startTestServer,
   type TestServer,
 } from '../server/testing/test-server';
-import { stand, takeIn } from '../server/intake/take-in';
+import { stand } from '../server/intake/stand';
+import { takeIn } from '../server/intake/take-in';
 import { INSERT_WALK, walkBindings } from '../server/projection/insert-walk';
 import { inOrganisation } from '../server/store/connection';
 import { listOpenDefects } from '../server/store/defects';
@@ -99,7 +100,15 @@ async function intake(server: TestServer): Promise<void> {
   print('ratio', (median(ours) / median(theirs)).toFixed(2), 'at least 0.50');
 }
 
-const NAMES = ['organisation', 'events', 'readings', 'defects', 'inspection', 'units'] as const;
+const NAMES = [
+  'organisation',
+  'events',
+  'readings',
+  'defects',
+  'steps',
+  'inspection',
+  'units',
+] as const;
 
 /** The same statement with numbered parameters, so that PostgreSQL prepares it once. */
 const PREPARED = NAMES.reduce(
@@ -114,9 +123,17 @@ async function bareRows(server: TestServer, walks: readonly AnyEvent[][]): Promi
     for (const each of walks) {
       const walk = freshWalk(each);
       const { inspectionId } = walk[0];
-      const { units, bearing } = await openInspection(trx, halvern.id, inspectionId, [truck.id]);
-      const standing = stand(fold(inspectionId, walk), units, bearing);
-      const bindings = walkBindings(people.imre, standing, walk as InspectionEvent[], true);
+      const opened = await openInspection(trx, halvern.id, inspectionId, [truck.id]);
+      const { units, bearing, rules } = opened;
+      const standing = stand(fold(inspectionId, walk), units, bearing, rules);
+      const accepted = walk as InspectionEvent[];
+      const bindings = walkBindings({
+        person: people.imre,
+        standing,
+        accepted,
+        isNew: true,
+        bearing,
+      });
       rows.push(NAMES.map((name) => bindings[name]));
     }
     return rows;
@@ -172,7 +189,7 @@ async function reads(server: TestServer): Promise<void> {
     inOrganisation(server.db, halvern.id, (trx) => listOpenDefects(trx, north.id, 51)),
   );
   print(`workshop’s list over ${DEFECTS} defects, p95`, `${percentile(list, 0.95).toFixed(1)} ms`);
-  let after: { gradeRank: number; reportedAt: string; id: string } | undefined;
+  let after: Parameters<typeof listOpenDefects>[3];
   const deep = await time(60, async () => {
     const page = await inOrganisation(server.db, halvern.id, (trx) =>
       listOpenDefects(trx, north.id, 51, after),
@@ -180,6 +197,7 @@ async function reads(server: TestServer): Promise<void> {
     const last = page[page.length - 1];
     after = {
       gradeRank: { note: 1, minor: 2, major: 3 }[last.grade],
+      needed: last.neededAt !== null,
       reportedAt: last.reportedAt,
       id: last.id,
     };

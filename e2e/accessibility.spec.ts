@@ -1,6 +1,16 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
-import { address, beginWalk, button, signIn, walkOn, answerStop, drawSignature } from './driver';
+import {
+  address,
+  answerStop,
+  beginWalk,
+  button,
+  drawSignature,
+  goToCheck,
+  signIn,
+  walkOn,
+} from './driver';
+import { sendWalk } from './send-walk';
 
 async function look(page: Page, screen: string): Promise<void> {
   await page.waitForTimeout(150);
@@ -72,6 +82,7 @@ for (const scheme of ['dark', 'light'] as const) {
     await button(page, 'Sign and seal').click();
     await expect(page.getByText(/^Sealed /)).toBeVisible({ timeout: 20_000 });
     await look(page, 'report');
+    await button(page, 'Files and seal').click();
     await button(page, 'Check the seal').click();
     await expect(page.getByRole('heading', { name: 'Intact' })).toBeVisible();
     await look(page, 'verify');
@@ -99,6 +110,78 @@ for (const scheme of ['dark', 'light'] as const) {
       await look(page, `defect ${viewport.width}`);
       await context.close();
     }
+  });
+}
+
+for (const scheme of ['dark', 'light'] as const) {
+  test(`axe finds nothing at the desk, in rules and logbooks, ${scheme}`, async ({ browser }) => {
+    for (const viewport of [
+      { width: 1280, height: 800 },
+      { width: 390, height: 844 },
+    ]) {
+      const context = await browser.newContext({
+        viewport,
+        colorScheme: scheme,
+        serviceWorkers: 'block',
+      });
+      const page = await context.newPage();
+      const here = (screen: string) => look(page, `${screen} ${viewport.width}`);
+      await signIn(page, 'Ilka Moors');
+      const walk = await sendWalk(page, /^223/, [
+        { on: 'truck.lamp.stop/rear-lamps-left', symptom: 'lamp-out' },
+      ]);
+      await page.goto(address('/desk'));
+      await button(page, 'Plan a job').click();
+      await here('desk');
+      await page.goto(address(`/walk/${walk}/leave`));
+      await expect(page.getByRole('alert').first()).toBeVisible();
+      await here('sign out');
+      await button(page, 'Take the condition off').first().click();
+      await here('override');
+      await page.goto(address('/rules'));
+      await expect(page.getByRole('heading', { name: 'Holds' })).toBeVisible();
+      await here('rules');
+      await page.goto(address('/desk'));
+      await page.getByRole('button', { name: /Open the logbook 223/ }).click();
+      await expect(page.getByRole('heading', { name: 'Time line' })).toBeVisible();
+      await here('logbook');
+      await page.goto(
+        address('/compare?check=truck.tyre.tread-steer&symptom=tread-one-edge&in=dark&needs='),
+      );
+      await expect(page.getByRole('heading', { name: 'Two policies' })).toBeVisible();
+      await here('compare');
+      await context.close();
+    }
+  });
+}
+
+for (const scheme of ['dark', 'light'] as const) {
+  test(`axe finds nothing where a rig is built and a cycle played, ${scheme}`, async ({
+    browser,
+  }) => {
+    const context = await browser.newContext({
+      viewport: { width: 390, height: 844 },
+      colorScheme: scheme,
+      serviceWorkers: 'block',
+    });
+    const page = await context.newPage();
+    await signIn(page, 'Nela Korin');
+    await button(page, 'Build a rig').click();
+    await look(page, 'rig builder, empty');
+    for (const unit of [/^226 · /, /^614 · /])
+      await page.getByRole('button', { name: unit }).click();
+    await look(page, 'rig builder');
+    await button(page, 'Walk round it').click();
+    await button(page, 'Begin the walk').click();
+    await button(page, 'All stops').click();
+    await page.getByRole('button', { name: /Plow controls/ }).click();
+    await goToCheck(page, /Run the plow/);
+    await button(page, 'Play the cycle').click();
+    await look(page, 'cycle');
+    await button(page, 'Zone is clear, begin').click();
+    await button(page, 'Yes').click();
+    await look(page, 'step of a cycle');
+    await context.close();
   });
 }
 

@@ -17,16 +17,16 @@ import {
 
 test('a wrong PIN, then a locked name, each in a sentence', async ({ page }) => {
   await page.goto(address('/'));
-  await page.getByLabel('Name').fill('Henk Lorring');
+  await page.getByLabel('Name').fill('Oskar Wendt');
   for (let tries = 1; tries <= 5; tries += 1) {
     await page.getByLabel('PIN').fill('0000');
     await button(page, 'Sign in').click();
     await expect(page.getByRole('alert')).toHaveText(
       tries < 5 ? /do not belong together/ : /Too many wrong PINs\. Try again in 15 min/,
     );
-    await expect(page.getByLabel('Name')).toHaveValue('Henk Lorring');
+    await expect(page.getByLabel('Name')).toHaveValue('Oskar Wendt');
   }
-  await page.getByLabel('PIN').fill(PINS['Henk Lorring']);
+  await page.getByLabel('PIN').fill(PINS['Oskar Wendt']);
   await button(page, 'Sign in').click();
   await expect(page.getByRole('alert')).toHaveText(/Too many wrong PINs/);
 });

@@ -10,6 +10,12 @@ export const PINS: Readonly<Record<string, string>> = {
   'Jonah Sterk': '3050',
   'Mirela Aune': '3070',
   'Henk Lorring': '7002',
+  'Ilka Moors': '9001',
+  'Sanna Veit': '9002',
+  'Petra Lunde': '2160',
+  'Joren Falk': '4020',
+  'Gustav Ree': '8010',
+  'Tarik Brun': '3300',
 };
 
 const READINGS: readonly (readonly [title: string, typed: string])[] = [

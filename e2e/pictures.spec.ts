@@ -11,6 +11,7 @@ import {
   signIn,
   walkOn,
 } from './driver';
+import { sendWalk } from './send-walk';
 
 /** Not a test: takes the pictures of the main views from demo data (npm run pictures). */
 const FOLDER = join(import.meta.dirname, '..', 'docs', 'screenshots');
@@ -60,6 +61,7 @@ test('pictures of a walk', async ({ page }) => {
   await button(page, 'Sign and seal').click();
   await expect(page.getByText(/^Sealed /)).toBeVisible({ timeout: 20_000 });
   await take(page, 'report');
+  await button(page, 'Files and seal').click();
   await button(page, 'Check the seal').click();
   await expect(page.getByRole('heading', { name: 'Intact' })).toBeVisible();
   await take(page, 'seal');
@@ -75,11 +77,59 @@ test('pictures of a wide screen', async ({ browser }) => {
   await signIn(page, 'Rasmus Feld');
   await expect(page.getByLabel('Photo of the defect')).toBeVisible();
   await take(page, 'workshop');
+  await page.getByRole('button', { name: /^223/ }).first().click();
+  await button(page, 'Open the logbook').click();
+  await expect(page.getByRole('heading', { name: 'Time line' })).toBeVisible();
+  await take(page, 'logbook');
+  await page.goto(
+    address('/compare?check=truck.tyre.tread-steer&symptom=tread-one-edge&in=dark&needs='),
+  );
+  await expect(page.getByRole('heading', { name: 'Two policies' })).toBeVisible();
+  await take(page, 'compare');
   await page.goto(address('/you'));
   await button(page, 'Sign out').click();
   await signIn(page, 'Jonah Sterk');
   await beginWalk(page, /^305/);
   await walkOn(page, 'Rear wheels, driver side');
   await take(page, 'walk-wide');
+  await context.close();
+});
+
+test('pictures of a rig that is built', async ({ page }) => {
+  await signIn(page, 'Nela Korin');
+  await button(page, 'Build a rig').click();
+  for (const unit of [/^226 · /, /^614 · /, /^613 · /, /^616 · /])
+    await page.getByRole('button', { name: unit }).click();
+  await page.mouse.move(200, 300);
+  await page.mouse.wheel(0, -9000);
+  await take(page, 'rig-builder');
+  await button(page, 'Walk round it').click();
+  await button(page, 'Begin the walk').click();
+  await button(page, 'All stops').click();
+  await page.getByRole('button', { name: /Plow controls/ }).click();
+  await goToCheck(page, /Run the plow/);
+  await button(page, 'Play the cycle').click();
+  await take(page, 'cycle');
+});
+
+test('pictures of a sign-out', async ({ page, browser }) => {
+  await signIn(page, 'Tove Brask');
+  const walk = await sendWalk(page, /^218/, [
+    { on: 'wheel.nuts/steer-left', symptom: 'nut-one' },
+    { on: 'truck.lamp.stop/rear-lamps-left', symptom: 'lamp-out' },
+  ]);
+  await page.goto(address(`/walk/${walk}/leave`));
+  await expect(page.getByRole('alert').first()).toBeVisible();
+  await take(page, 'sign-out');
+  const context = await browser.newContext({
+    viewport: { width: 1280, height: 800 },
+    colorScheme: 'light',
+    serviceWorkers: 'block',
+  });
+  const desk = await context.newPage();
+  await signIn(desk, 'Ilka Moors');
+  await desk.goto(address('/desk'));
+  await expect(desk.getByRole('button', { name: /218/ }).first()).toBeVisible();
+  await take(desk, 'desk');
   await context.close();
 });

@@ -6,6 +6,8 @@ import type { Knex } from 'knex';
 import { readConfiguration, type Configuration } from './configuration';
 import { createApp } from './http/app';
 import { openSealKey } from './report/seal-key';
+import { forgetOldCounters } from './store/rate-counters';
+import { runRetention } from './jobs/retention';
 import { sealAllPending } from './report/seal-pending';
 import { keepCatalogueVersion } from './store/catalogue-versions';
 import { connectServing } from './store/connection';
@@ -24,7 +26,11 @@ async function main(): Promise<void> {
   // A walk that was stored but not sealed (a crash in between) is sealed within a minute.
   const sweep = setInterval(() => {
     sealAllPending(db, key, new Date()).catch(() => undefined);
+    forgetOldCounters(db).catch(() => undefined);
   }, 60_000);
+  const retain = () => runRetention(db, new Date()).catch(() => undefined);
+  void retain();
+  const retention = setInterval(() => void retain(), 3_600_000);
   server.listen(configuration.port, configuration.host, () => {
     process.stdout.write(`listening on http://${configuration.host}:${configuration.port}\n`);
   });
@@ -35,6 +41,7 @@ async function main(): Promise<void> {
   });
   const stop = () => {
     clearInterval(sweep);
+    clearInterval(retention);
     server.closeIdleConnections();
     server.close(() => void db.destroy());
     setTimeout(() => server.closeAllConnections(), 2000).unref();

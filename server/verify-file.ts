@@ -1,6 +1,6 @@
 import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { verifyReport, type Verification } from '@nazar/core/report';
+import { verifyReport, type Verification } from '@nazar/core/seal';
 
 const USAGE = `npm run verify -- FILE [--keys FILE]
 

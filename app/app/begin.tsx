@@ -1,16 +1,24 @@
+import { useMemo } from 'react';
 import { Redirect, useLocalSearchParams, useRouter } from 'expo-router';
+import { PHASES } from '@nazar/core/catalogue';
 import { BeginScreen } from '@/features/begin';
 import { useSession } from '@/state';
 
 export default function Begin() {
   const router = useRouter();
   const person = useSession((state) => state.person);
-  const { rig, phase } = useLocalSearchParams<{ rig: string; phase: string }>();
+  const { rig, units, phase } = useLocalSearchParams<{
+    rig?: string;
+    units?: string;
+    phase: string;
+  }>();
+  const unitIds = useMemo(() => units?.split(','), [units]);
   if (!person) return <Redirect href="/sign-in" />;
   return (
     <BeginScreen
       rigId={rig}
-      phase={phase === 'post-trip' ? 'post-trip' : 'pre-trip'}
+      unitIds={unitIds}
+      phase={PHASES.find((each) => each === phase) ?? 'pre-trip'}
       onBegun={(id) => router.replace(`/walk/${id}`)}
       onBack={() => router.replace('/today')}
     />

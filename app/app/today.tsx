@@ -9,10 +9,14 @@ export default function Today() {
   return (
     <TodayScreen
       onBegin={(rig, phase) => router.push({ pathname: '/begin', params: { rig, phase } })}
+      onBuild={() => router.push('/rig')}
       onGoOn={(id) => router.push(`/walk/${id}`)}
       onReport={(id) => router.push(`/report/${id}`)}
       onYou={() => router.push('/you')}
       onWorkshop={() => router.push('/workshop')}
+      onDesk={() => router.push('/desk')}
+      onLogbook={(id) => router.push(`/unit/${id}`)}
+      onLeave={(id) => router.push(`/walk/${id}/leave`)}
     />
   );
 }

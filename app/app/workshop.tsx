@@ -1,6 +1,6 @@
 import { Redirect, useRouter } from 'expo-router';
 import { WorkshopScreen } from '@/features/workshop';
-import { useSession } from '@/state';
+import { toParams, useSession } from '@/state';
 
 export default function Workshop() {
   const router = useRouter();
@@ -10,6 +10,9 @@ export default function Workshop() {
   return (
     <WorkshopScreen
       onReport={(id) => router.push(`/report/${id}`)}
+      onLogbook={(id) => router.push(`/unit/${id}`)}
+      onCompare={(what) => router.push({ pathname: '/compare', params: toParams(what) })}
+      onDesk={() => router.push('/desk')}
       onToday={() => router.push('/today')}
       onYou={() => router.push('/you')}
     />

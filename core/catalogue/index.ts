@@ -1,3 +1,3 @@
 export type * from './types';
+export * from './terms';
 export { catalogue } from './modules';
-export { findCatalogueFaults } from './faults';

@@ -1,48 +1,21 @@
 import type { Kind, UnitName } from '../quantity';
-
-export type Capability =
-  'road' | 'tow' | 'dump' | 'plow' | 'spread' | 'lift-gate' | 'passengers' | 'yard';
-
-export type Method =
-  | 'look'
-  | 'feel'
-  | 'shake'
-  | 'thump'
-  | 'listen'
-  | 'smell'
-  | 'measure'
-  | 'operate'
-  | 'drain'
-  | 'count'
-  | 'clean';
-
-export type Phase = 'pre-trip' | 'post-trip';
-
-/** What must be true of the vehicle, or in the inspector's hand, before the check. */
-export type Need =
-  | 'engine-off'
-  | 'engine-cold'
-  | 'key-on'
-  | 'engine-idling'
-  | 'level-ground'
-  | 'chocked'
-  | 'parking-brake-set'
-  | 'parking-brake-released'
-  | 'air-charged'
-  | 'lamps-on'
-  | 'lamp'
-  | 'tread-gauge'
-  | 'pressure-gauge'
-  | 'thumper'
-  | 'rag'
-  | 'gloves'
-  | 'glasses'
-  | 'hearing-protection';
+import type {
+  Bar,
+  Capability,
+  Circumstance,
+  Coupling,
+  Harm,
+  Method,
+  MountSort,
+  Need,
+  Phase,
+  Round,
+  Supply,
+  System,
+  VehicleClass,
+} from './terms';
 
 export type Helper = 'none' | 'may-help' | 'needed' | 'driver-only';
-
-/** Facts of the moment that make checks appear or symptoms worse. */
-export type Circumstance = 'dark' | 'wet' | 'freezing' | 'towing';
 
 export type Signal = 'DANGER' | 'WARNING' | 'CAUTION' | 'NOTICE';
 
@@ -50,30 +23,6 @@ export interface Caution {
   readonly signal: Signal;
   readonly words: string;
 }
-
-/** What a symptom does to the vehicle, before any policy names a grade. */
-export type Harm = 'watch' | 'repair' | 'stop';
-
-/** Parts that count together when several small faults add up. */
-export type System =
-  | 'body'
-  | 'brakes'
-  | 'coupling'
-  | 'driver-place'
-  | 'electrical'
-  | 'emergency'
-  | 'engine'
-  | 'exhaust'
-  | 'frame'
-  | 'fuel'
-  | 'glass'
-  | 'lamps'
-  | 'load'
-  | 'records'
-  | 'steering'
-  | 'suspension'
-  | 'tyres'
-  | 'wheels';
 
 export interface ScaleStep {
   readonly id: string;
@@ -87,11 +36,24 @@ export interface Scale {
   readonly steps: readonly ScaleStep[];
 }
 
-export interface Worsening {
-  readonly in: Circumstance;
+/** Weighs more in a circumstance, or when today's job needs a capability. */
+export type Worsening = { readonly harm: Harm; readonly because: string } & (
+  { readonly in: Circumstance } | { readonly needed: Capability }
+);
+
+/** Where one school of grading names this very symptom. It can only make it weigh more. */
+export interface PolicyException {
+  readonly policy: string;
   readonly harm: Harm;
   readonly because: string;
+  /** The rule that says so. */
+  readonly source: string;
 }
+
+/** Several of the same symptom in one walk weigh more: from a count, or from a share of all of its places on the unit. */
+export type Many = { readonly harm: Harm; readonly because: string } & (
+  { readonly from: number } | { readonly share: number }
+);
 
 export interface Symptom {
   readonly id: string;
@@ -104,20 +66,49 @@ export interface Symptom {
   readonly takes: readonly Capability[];
   /** The driver may put it right on the spot and go on. */
   readonly fixable: boolean;
+  /** What remains when it was put right on the spot; `watch` where nothing is said. A sling laid aside leaves a repair. */
+  readonly fixLeaves?: Harm;
   readonly worse?: readonly Worsening[];
   /** What to heed when it may still roll with this fault. */
   readonly condition?: string;
-  /** Several of the same symptom in one walk weigh more: from this count on. */
-  readonly many?: {
-    readonly from: number;
-    readonly harm: Harm;
-    readonly because: string;
-  };
+  /** What that condition rules out, so that a sign-out can hold it against tonight's job. */
+  readonly bars?: Bar;
+  /** Not faster than this with the fault, km/h. */
+  readonly mostKmh?: number;
+  readonly many?: Many;
+  readonly exceptions?: readonly PolicyException[];
 }
 
+/** Faults that are worse together than each alone, on one unit. */
+export interface Combination {
+  readonly id: string;
+  /** Every part must have a fault (of the named symptoms, or any). */
+  readonly parts: readonly { readonly check: string; readonly symptoms?: readonly string[] }[];
+  readonly harm: Harm;
+  readonly takes: readonly Capability[];
+  readonly because: string;
+}
+
+/** Work that is due by time, distance, hours or season, whatever the walks find. */
+export interface Service {
+  readonly id: string;
+  readonly title: string;
+  readonly every:
+    | { readonly days: number }
+    | { readonly km: number }
+    | { readonly hours: number }
+    /** Once a year, before this day: month 1 to 12. */
+    | { readonly season: { readonly month: number; readonly day: number } };
+  readonly source?: string;
+}
+
+/**
+ * `house` is a caution of our own, stricter than law and never in its place; where no law has a limit
+ * (the edge of a plow) it is the depot's decision and may grade.
+ */
 export type Limit =
   | {
-      readonly from: 'law';
+      readonly from: 'law' | 'house';
       readonly value: number;
       readonly unit: UnitName;
       readonly source: string;
@@ -174,9 +165,6 @@ export interface Check {
   readonly why: string;
 }
 
-/** Where the feet are: walked round, or reached in a fixed group afterwards. */
-export type Round = 'outside' | 'engine-bay' | 'cab' | 'brakes';
-
 /** Metres in the module's own frame: x rearward from its front, y to the driver's right. */
 export interface Zone {
   readonly id: string;
@@ -199,7 +187,21 @@ export interface Place {
 export interface Shape {
   readonly kind: 'rect' | 'line';
   readonly role:
-    'body' | 'cab' | 'glass' | 'deck' | 'frame' | 'tank' | 'wheel' | 'lamp' | 'drawbar';
+    | 'body'
+    | 'cab'
+    | 'glass'
+    | 'deck'
+    | 'frame'
+    | 'tank'
+    | 'wheel'
+    | 'lamp'
+    | 'drawbar'
+    | 'hopper'
+    | 'blade'
+    | 'boom'
+    | 'platform'
+    | 'outrigger'
+    | 'track';
   readonly x: number;
   readonly y: number;
   readonly length: number;
@@ -207,9 +209,79 @@ export interface Shape {
   readonly round?: number;
 }
 
+/** A number of the unit's own that a limit or the joining of rigs asks for; kept in SI. */
+export interface SpecificationField {
+  readonly id: string;
+  readonly title: string;
+  readonly kind: Kind;
+  /** Without it a limit cannot be judged. */
+  readonly required?: boolean;
+}
+
+/** A point that carries equipment: where, in metres of the module's own frame. */
+export interface Mount {
+  readonly sort: MountSort;
+  readonly x: number;
+  readonly y?: number;
+  /** How high above the ground what is set on it stands; 0 where its own height counts from the ground. */
+  readonly z?: number;
+}
+
+/** One step of a guided sequence. */
+export interface ProcedureStep {
+  readonly id: string;
+  /** In the imperative: one movement, one look. */
+  readonly say: string;
+  /** What good looks like. */
+  readonly see?: string;
+  readonly who?: 'driver' | 'helper' | 'both';
+  /** Must be answered with yes before the next step; otherwise it ends here, and this says why. */
+  readonly gate?: { readonly ask: string; readonly otherwise: string };
+  /** Held at least this long, seconds. */
+  readonly holdSeconds?: number;
+  /** Too slow when it takes longer, seconds. */
+  readonly withinSeconds?: number;
+  /** Symptoms of the check that show in this step. */
+  readonly fails: readonly string[];
+}
+
+/** A function cycle: played step by step, its clear zone and cautions first. */
+export interface Procedure {
+  readonly id: string;
+  readonly title: string;
+  /** The check that is answered by it. */
+  readonly check: string;
+  /** Where the one who operates stands. */
+  readonly stand: string;
+  /** Nobody is in here while anything moves: metres in the frame of the module. */
+  readonly clear: {
+    readonly x: number;
+    readonly y: number;
+    readonly length: number;
+    readonly width: number;
+  };
+  readonly cautions: readonly Caution[];
+  readonly steps: readonly ProcedureStep[];
+}
+
+/** What belongs in a box or on a rack: counted, and held against its date. */
+export interface ContentsItem {
+  readonly id: string;
+  readonly title: string;
+  readonly count: number;
+  /** It has a date after which it is not good any more. */
+  readonly expires?: boolean;
+}
+
 export interface Module {
   readonly id: string;
   readonly title: string;
+  /**
+   * A chassis drives or is towed and has a number; what is fitted belongs to a chassis for good; an attachment has a
+   * number of its own and is mounted, slid in or carried for a while.
+   */
+  readonly build: 'chassis' | 'fitted' | 'attachment';
+  readonly vehicleClass: VehicleClass;
   readonly powered: boolean;
   readonly airBrakes: boolean;
   readonly length: number;
@@ -217,13 +289,23 @@ export interface Module {
   readonly height: number;
   readonly capabilities: readonly Capability[];
   readonly joints: {
-    readonly front?: { readonly sort: string; readonly x: number };
-    readonly rear?: { readonly sort: string; readonly x: number };
+    readonly front?: { readonly sort: Coupling; readonly x: number };
+    readonly rear?: { readonly sort: Coupling; readonly x: number };
   };
+  readonly mounts: readonly Mount[];
+  /** Where this goes on what carries it: the sort of mount, and the point of this module that sits on it. */
+  readonly mountsOn?: Mount;
+  readonly gives: readonly Supply[];
+  readonly requires: readonly Supply[];
+  readonly specification: readonly SpecificationField[];
   readonly zones: readonly Zone[];
   readonly places: readonly Place[];
   readonly shapes: readonly Shape[];
   readonly checks: readonly Check[];
+  readonly procedures: readonly Procedure[];
+  readonly contents: readonly ContentsItem[];
+  readonly combinations: readonly Combination[];
+  readonly services: readonly Service[];
 }
 
 export interface Catalogue {

@@ -2,16 +2,17 @@
  * Short forms in which content is written. They only fill in what most checks
  * share; nothing here knows a single check.
  */
+import type { Capability, Circumstance, Harm, System } from './terms';
 import type {
-  Capability,
   Caution,
   Check,
-  Circumstance,
-  Harm,
+  Module,
+  Place,
   Scale,
+  Shape,
   Signal,
   Symptom,
-  System,
+  Worsening,
 } from './types';
 
 type CheckDraft = Pick<
@@ -46,12 +47,90 @@ export function symptom(
   return { id, words, system, harm, takes: ['road'], fixable, ...rest };
 }
 
+/** Short forms for the faults of one class of part, which take the same capabilities away. */
+export function faultsOf(system: System, takes: readonly Capability[] = ['road']) {
+  const of =
+    (harm: Harm) =>
+    (id: string, words: string, extras: SymptomExtras = {}): Symptom =>
+      symptom(id, words, system, harm, { takes, ...extras });
+  return { stops: of('stop'), repairs: of('repair'), watches: of('watch') };
+}
+
+type ModuleDraft = Pick<
+  Module,
+  | 'id'
+  | 'title'
+  | 'build'
+  | 'vehicleClass'
+  | 'length'
+  | 'width'
+  | 'height'
+  | 'zones'
+  | 'shapes'
+  | 'checks'
+> &
+  Partial<Module>;
+
+/** A module with the usual values: unpowered, nothing carried, nothing asked for. */
+export function module(draft: ModuleDraft): Module {
+  return {
+    powered: false,
+    airBrakes: false,
+    capabilities: [],
+    joints: {},
+    mounts: [],
+    gives: [],
+    requires: [],
+    specification: [],
+    places: [],
+    procedures: [],
+    contents: [],
+    combinations: [],
+    services: [],
+    ...draft,
+  };
+}
+
+/** A place; `sorts` says which checks are asked of it. */
+export function place(
+  id: string,
+  title: string,
+  sorts: readonly string[],
+  zone: string,
+  x: number,
+  y: number,
+): Place {
+  return { id, title, sorts, zone, x, y };
+}
+
+/** A rectangle of the drawing from its upper left corner, metres. */
+export function rect(
+  role: Shape['role'],
+  x: number,
+  y: number,
+  length: number,
+  width: number,
+  round?: number,
+): Shape {
+  return { kind: 'rect', role, x, y, length, width, ...(round !== undefined && { round }) };
+}
+
+/** A wheel seen from above, by its centre. */
+export function wheelShape(x: number, y: number, width = 0.28): Shape {
+  return rect('wheel', x - 0.52, y - width / 2, 1.04, width, 0.08);
+}
+
 export function caution(signal: Signal, words: string): Caution {
   return { signal, words };
 }
 
-export function worse(circumstance: Circumstance, harm: Harm, because: string) {
+export function worse(circumstance: Circumstance, harm: Harm, because: string): Worsening {
   return { in: circumstance, harm, because };
+}
+
+/** Weighs more when today's job needs the capability. */
+export function worseWhenNeeded(needed: Capability, harm: Harm, because: string): Worsening {
+  return { needed, harm, because };
 }
 
 /** Leak classes: 1 wet and no drop, 2 a drop hangs, 3 drops fall. */

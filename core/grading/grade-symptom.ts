@@ -1,5 +1,12 @@
-import type { Capability, Circumstance, Harm, Symptom } from '../catalogue';
-import type { Grade, Policy } from './policies';
+import {
+  HARMS,
+  type Bar,
+  type Capability,
+  type Circumstance,
+  type Harm,
+  type Symptom,
+} from '../catalogue';
+import { worseGrade, type Grade, type Policy, type PolicyRule } from './policy';
 
 /** One link of the chain that leads to a grade. `words` come from content, `code` is for the reader's language. */
 export interface Reason {
@@ -8,8 +15,13 @@ export interface Reason {
     | 'scale'
     | 'worst-step'
     | 'circumstance'
+    | 'needed'
     | 'many'
+    | 'combination'
+    | 'exception'
     | 'policy'
+    | 'rule-missing'
+    | 'stricter'
     | 'raised'
     | 'fixed'
     | 'fix-refused'
@@ -20,6 +32,7 @@ export interface Reason {
     | 'unanswered'
     | 'measure-again'
     | 'known-open'
+    | 'overdue'
     | 'repair-unread';
   readonly words: string;
 }
@@ -30,6 +43,12 @@ export interface Graded {
   readonly blocks: readonly Capability[];
   readonly chain: readonly Reason[];
   readonly condition?: string;
+  /** What the condition rules out. */
+  readonly bars?: Bar;
+  /** km/h */
+  readonly mostKmh?: number;
+  /** The policy that gave the grade. */
+  readonly policyId: string;
 }
 
 export interface GradeRequest {
@@ -37,64 +56,85 @@ export interface GradeRequest {
   /** Answer to "how much"; missing where it was not given, then the worst step is taken. */
   readonly stepId?: string;
   readonly circumstances: ReadonlySet<Circumstance>;
-  /** How many faults of this symptom the walk has found so far, this one included. */
+  /** What today's job needs beyond the road. */
+  readonly needed?: ReadonlySet<Capability>;
+  /** How many faults of this symptom the unit has, this one included. */
   readonly alike: number;
-  readonly policy: Policy;
+  /** How many places the check has on the unit; 1 where nothing is said. */
+  readonly places?: number;
+  /** Combinations of faults that this one is part of. */
+  readonly together?: readonly Together[];
+  /** All that apply; the strictest wins and says so. */
+  readonly policies: readonly Policy[];
   /** What the driver did on the spot. */
   readonly fixed?: string;
   /** The driver may raise, never lower. */
   readonly raisedTo?: Grade;
 }
 
-const HARMS: readonly Harm[] = ['watch', 'repair', 'stop'];
-const GRADES: readonly Grade[] = ['sound', 'note', 'minor', 'major'];
-
-/** The worse of two grades. */
-export function worseGrade(a: Grade, b: Grade): Grade {
-  return GRADES.indexOf(a) >= GRADES.indexOf(b) ? a : b;
+export interface Together {
+  readonly harm: Harm;
+  readonly takes: readonly Capability[];
+  readonly because: string;
 }
 
-function worseHarm(a: Harm, b: Harm): Harm {
-  return HARMS.indexOf(a) >= HARMS.indexOf(b) ? a : b;
+function isWorse(a: Harm, b: Harm): boolean {
+  return HARMS.indexOf(a) > HARMS.indexOf(b);
 }
 
-/** Symptom, scale, circumstances, count and policy to a grade, with the chain that led there. */
+/**
+ * Symptom, scale, circumstances, job, count, combination and policies to a grade, with the chain that led
+ * there. Everything after the scale can only make it weigh more, except what was put right on the spot.
+ */
 export function gradeSymptom(request: GradeRequest): Graded {
-  const { symptom, policy } = request;
-  const chain: Reason[] = [{ code: 'symptom', words: symptom.words }];
-  let harm = harmOfStep(request, chain);
-  for (const rule of symptom.worse ?? []) {
-    if (request.circumstances.has(rule.in) && worseHarm(harm, rule.harm) !== harm) {
-      harm = rule.harm;
-      chain.push({ code: 'circumstance', words: rule.because });
-    }
-  }
-  if (
-    symptom.many &&
-    request.alike >= symptom.many.from &&
-    worseHarm(harm, symptom.many.harm) !== harm
-  ) {
-    harm = symptom.many.harm;
-    chain.push({ code: 'many', words: symptom.many.because });
-  }
-  let grade = policy.gradeOf[harm];
-  if (request.fixed !== undefined) {
-    if (symptom.fixable) {
-      chain.push({ code: 'fixed', words: request.fixed });
-      grade = 'note';
-    } else chain.push({ code: 'fix-refused', words: request.fixed });
-  }
-  if (request.raisedTo && worseGrade(grade, request.raisedTo) !== grade) {
-    grade = request.raisedTo;
-    chain.push({ code: 'raised', words: request.raisedTo });
-  }
-  return {
-    grade,
-    blocks: grade === 'major' ? (symptom.takes.length > 0 ? symptom.takes : ['road']) : [],
+  const chain: Reason[] = [{ code: 'symptom', words: request.symptom.words }];
+  const facts = weigh(request, chain);
+  return strictest(
+    request.policies.map((policy) => gradeUnder(policy, request, facts)),
+    request,
     chain,
-    // What is out of service is not driven, so no condition goes with it.
-    condition: grade === 'minor' ? symptom.condition : undefined,
+  );
+}
+
+interface Facts {
+  readonly harm: Harm;
+  readonly takes: readonly Capability[];
+}
+
+/** How bad it is, before any policy names a grade. */
+function weigh(request: GradeRequest, chain: Reason[]): Facts {
+  const { symptom } = request;
+  if (request.fixed !== undefined && symptom.fixable) {
+    chain.push({ code: 'fixed', words: request.fixed });
+    return { harm: symptom.fixLeaves ?? 'watch', takes: symptom.takes };
+  }
+  let harm = harmOfStep(request, chain);
+  let takes = symptom.takes;
+  const raise = (to: Harm, code: Reason['code'], words: string) => {
+    if (!isWorse(to, harm)) return;
+    harm = to;
+    chain.push({ code, words });
   };
+  for (const rule of symptom.worse ?? []) {
+    if ('in' in rule && request.circumstances.has(rule.in))
+      raise(rule.harm, 'circumstance', rule.because);
+    if ('needed' in rule && request.needed?.has(rule.needed))
+      raise(rule.harm, 'needed', rule.because);
+  }
+  if (symptom.many && isMany(request)) raise(symptom.many.harm, 'many', symptom.many.because);
+  for (const { harm: to, takes: also, because } of request.together ?? []) {
+    raise(to, 'combination', because);
+    takes = [...new Set([...takes, ...also])];
+  }
+  if (request.fixed !== undefined) chain.push({ code: 'fix-refused', words: request.fixed });
+  return { harm, takes };
+}
+
+function isMany({ symptom, alike, places = 1 }: GradeRequest): boolean {
+  if (!symptom.many) return false;
+  if ('from' in symptom.many) return alike >= symptom.many.from;
+  // A share of one place says nothing.
+  return places > 1 && alike / places >= symptom.many.share;
 }
 
 function harmOfStep({ symptom, stepId }: GradeRequest, chain: Reason[]): Harm {
@@ -104,32 +144,86 @@ function harmOfStep({ symptom, stepId }: GradeRequest, chain: Reason[]): Harm {
     chain.push({ code: 'scale', words: step.words });
     return step.harm;
   }
-  const worst = symptom.scale.steps.reduce((a, b) =>
-    worseHarm(a.harm, b.harm) === a.harm ? a : b,
-  );
+  const worst = symptom.scale.steps.reduce((a, b) => (isWorse(b.harm, a.harm) ? b : a));
   chain.push({ code: 'worst-step', words: worst.words });
   return worst.harm;
 }
 
-/** Content does not change, so what its worst is under given circumstances is worked out once. */
-const worstKnown = new WeakMap<readonly Symptom[], Map<string, Graded>>();
+interface Under {
+  readonly policy: Policy;
+  readonly grade: Grade;
+  readonly takes: readonly Capability[];
+  readonly reasons: readonly Reason[];
+}
 
-/** What not looking may hide: the worst symptom of the check under these circumstances. */
-export function worstSymptom(
-  symptoms: readonly Symptom[],
-  circumstances: ReadonlySet<Circumstance>,
-  policy: Policy,
-): Graded {
-  const key = [policy.id, ...[...circumstances].sort()].join(' ');
-  let known = worstKnown.get(symptoms);
-  if (!known) worstKnown.set(symptoms, (known = new Map<string, Graded>()));
-  const before = known.get(key);
-  if (before) return before;
-  const graded = symptoms.map((symptom) =>
-    gradeSymptom({ symptom, circumstances, alike: 1, policy }),
+/** What one policy makes of the facts. Its rules and exceptions only raise; a table with a hole counts as major. */
+function gradeUnder(policy: Policy, request: GradeRequest, facts: Facts): Under {
+  const reasons: Reason[] = [];
+  let { harm } = facts;
+  for (const exception of request.symptom.exceptions ?? []) {
+    if (exception.policy !== policy.id || !isWorse(exception.harm, harm)) continue;
+    // What was put right is judged by what remains.
+    if (request.fixed !== undefined && request.symptom.fixable) continue;
+    harm = exception.harm;
+    reasons.push({ code: 'exception', words: `${exception.because} (${exception.source})` });
+  }
+  const usual = policy.gradeOf[harm] as Grade | undefined;
+  if (usual === undefined) {
+    reasons.push({ code: 'rule-missing', words: policy.title });
+    return { policy, grade: 'major', takes: facts.takes, reasons };
+  }
+  let grade = usual;
+  let takes = facts.takes;
+  for (const rule of policy.rules) {
+    if (!applies(rule, harm, request, facts)) continue;
+    const also = rule.alsoTakes ?? [];
+    const raises = worseGrade(grade, rule.grade) !== grade;
+    if (!raises && also.every((each) => takes.includes(each))) continue;
+    grade = worseGrade(grade, rule.grade);
+    takes = [...new Set([...takes, ...also])];
+    reasons.push({ code: 'policy', words: `${rule.because} (${rule.source})` });
+  }
+  return { policy, grade, takes, reasons };
+}
+
+function applies(rule: PolicyRule, harm: Harm, request: GradeRequest, { takes }: Facts): boolean {
+  return (
+    rule.harms.includes(harm) &&
+    (rule.systems?.includes(request.symptom.system) ?? true) &&
+    (rule.takes?.some((each) => takes.includes(each)) ?? true) &&
+    (rule.when?.some((each) => request.circumstances.has(each)) ?? true) &&
+    (!rule.whenNeeded || takes.some((each) => each !== 'road' && request.needed?.has(each)))
   );
-  const worst = graded.reduce((a, b) => (worseGrade(a.grade, b.grade) === a.grade ? a : b));
-  const result = { ...worst, blocks: [...new Set(graded.flatMap((each) => each.blocks))] };
-  known.set(key, result);
-  return result;
+}
+
+/** No policy at all is the strictest of all. */
+function strictest(under: readonly Under[], request: GradeRequest, chain: Reason[]): Graded {
+  const { symptom } = request;
+  const worst = under.reduce<Under | undefined>(
+    (a, b) => (a && worseGrade(a.grade, b.grade) === a.grade ? a : b),
+    undefined,
+  );
+  let grade: Grade = worst?.grade ?? 'major';
+  if (!worst) chain.push({ code: 'rule-missing', words: '' });
+  else {
+    chain.push(...worst.reasons);
+    if (under.some((each) => each.grade !== worst.grade))
+      chain.push({ code: 'stricter', words: worst.policy.title });
+  }
+  if (request.raisedTo && worseGrade(grade, request.raisedTo) !== grade) {
+    grade = request.raisedTo;
+    chain.push({ code: 'raised', words: request.raisedTo });
+  }
+  const takes = [...new Set(under.flatMap((each) => each.takes))];
+  const isMinor = grade === 'minor';
+  return {
+    grade,
+    blocks: grade === 'major' ? (takes.length > 0 ? takes : ['road']) : [],
+    chain,
+    // What is out of service is not driven, so no condition goes with it.
+    condition: isMinor ? symptom.condition : undefined,
+    bars: isMinor ? symptom.bars : undefined,
+    mostKmh: isMinor ? symptom.mostKmh : undefined,
+    policyId: worst?.policy.id ?? '',
+  };
 }

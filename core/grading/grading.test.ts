@@ -35,7 +35,7 @@ function grade(
     symptom: symptomOf(checkId, symptomId),
     circumstances: new Set(circumstances),
     alike: 1,
-    policy,
+    policies: [policy],
     ...more,
   });
 }
@@ -106,9 +106,9 @@ describe('grades', () => {
 
   it('takes the road away where content forgot to say what is lost', () => {
     const symptom = { ...symptomOf('truck.cab.belt', 'belt-cut'), takes: [] };
-    expect(gradeSymptom({ symptom, circumstances: new Set(), alike: 1, policy }).blocks).toEqual([
-      'road',
-    ]);
+    expect(
+      gradeSymptom({ symptom, circumstances: new Set(), alike: 1, policies: [policy] }).blocks,
+    ).toEqual(['road']);
   });
 
   it('names a condition only for what may still be driven', () => {
@@ -142,13 +142,13 @@ describe('properties of grades', () => {
             symptom,
             circumstances: new Set(circumstances),
             alike,
-            policy,
+            policies: [policy],
           });
           const after = gradeSymptom({
             symptom,
             circumstances: new Set([...circumstances, more]),
             alike,
-            policy,
+            policies: [policy],
           });
           expect(rank(after.grade)).toBeGreaterThanOrEqual(rank(before.grade));
         },
@@ -160,7 +160,10 @@ describe('properties of grades', () => {
     fc.assert(
       fc.property(arbitrary.symptom, arbitrary.alike, (symptom, alike) => {
         const of = (count: number) =>
-          rank(gradeSymptom({ symptom, circumstances: new Set(), alike: count, policy }).grade);
+          rank(
+            gradeSymptom({ symptom, circumstances: new Set(), alike: count, policies: [policy] })
+              .grade,
+          );
         expect(of(alike + 1)).toBeGreaterThanOrEqual(of(alike));
       }),
     );
@@ -173,7 +176,7 @@ describe('properties of grades', () => {
           symptom,
           circumstances: new Set(circumstances),
           alike: 1,
-          policy,
+          policies: [policy],
         });
         expect(graded.blocks.length > 0).toBe(graded.grade === 'major');
         expect(graded.chain.length).toBeGreaterThan(0);
@@ -184,9 +187,14 @@ describe('properties of grades', () => {
   it('not looking weighs at least as much as anything that could be seen', () => {
     for (const module of catalogue.modules)
       for (const check of module.checks) {
-        const worst = worstSymptom(check.symptoms, new Set(), policy);
+        const situation = {
+          circumstances: new Set<never>(),
+          needed: new Set<never>(),
+          policies: [policy],
+        };
+        const worst = worstSymptom(check.symptoms, situation);
         for (const symptom of check.symptoms) {
-          const one = gradeSymptom({ symptom, circumstances: new Set(), alike: 1, policy });
+          const one = gradeSymptom({ symptom, alike: 1, ...situation });
           expect(rank(worst.grade)).toBeGreaterThanOrEqual(rank(one.grade));
           for (const capability of one.blocks) expect(worst.blocks).toContain(capability);
         }
@@ -214,7 +222,7 @@ describe('the verdict', () => {
     ...more,
   });
   const decide = (...findings: Finding[]) =>
-    decideVerdict({ capabilities: ['road', 'tow'], firstUnitId: 'truck', findings });
+    decideVerdict({ capabilities: ['road', 'tow'], towed: new Set(['trailer']), findings });
   const states = (...findings: Finding[]) =>
     decide(...findings).capabilities.map(({ state }) => state);
 
@@ -251,9 +259,9 @@ describe('the verdict', () => {
   });
 
   it('does not roll without a road to speak of', () => {
-    expect(decideVerdict({ capabilities: [], firstUnitId: 'truck', findings: [] }).headline).toBe(
-      'stays',
-    );
+    expect(
+      decideVerdict({ capabilities: [], towed: new Set(['trailer']), findings: [] }).headline,
+    ).toBe('stays');
   });
 
   it('is never improved by one finding more', () => {

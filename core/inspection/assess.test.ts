@@ -21,12 +21,16 @@ const rig = makeRig();
 
 function look(
   events: readonly AnyEvent[],
-  more: { rig?: Rig; known?: KnownDefect[]; unread?: UnreadRepair[] } = {},
+  more: {
+    rig?: Rig;
+    known?: KnownDefect[];
+    unread?: UnreadRepair[];
+  } = {},
 ) {
   return assess({
     inspection: fold(walkId, events),
     rig: more.rig ?? rig,
-    policy: twoStepPolicy,
+    policiesOf: () => [twoStepPolicy],
     known: more.known ?? [],
     unread: more.unread ?? [],
   });

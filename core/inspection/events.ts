@@ -1,4 +1,4 @@
-import type { Circumstance, Phase } from '../catalogue';
+import type { Capability, Circumstance, Phase } from '../catalogue';
 import type { Grade } from '../grading';
 import type { UnitName } from '../quantity';
 
@@ -13,11 +13,20 @@ export interface Signature {
   readonly strokes: readonly Stroke[];
 }
 
+/** What the rig is wanted for, beyond the road. */
+export interface Job {
+  readonly needs: readonly Capability[];
+  readonly title?: string;
+}
+
 export interface BegunPayload {
   readonly unitIds: readonly string[];
   readonly phase: Phase;
   readonly catalogueVersion: string;
+  /** The policy of the first unit, and of every unit that `policies` does not name. */
   readonly policyId: string;
+  readonly policies?: Readonly<Record<string, string>>;
+  readonly job?: Job;
   readonly circumstances: readonly Circumstance[];
   readonly temperatureC?: number;
   readonly place?: string;
@@ -81,11 +90,62 @@ export interface CertifiedPayload {
   readonly words: string;
   /** ISO date, only for a deferral. */
   readonly until?: string;
+  /** The step of the defect's life that the signer had read; a later one refuses. */
+  readonly revision?: number;
+  readonly signature: Signature;
+}
+
+/** A supervisor takes the condition of a minor finding off. */
+export interface OverriddenPayload {
+  /** Check instance key or defect id of the finding. */
+  readonly about: string;
+  readonly words: string;
+  readonly signature: Signature;
+}
+
+/** An officer lets roll what may roll though some of its equipment is out of service. */
+export interface ReleasedPayload {
+  readonly words: string;
+  readonly signature: Signature;
+}
+
+export interface SignedOutPayload {
+  readonly purpose: 'job' | 'workshop';
+  readonly needs: readonly Capability[];
+  readonly title?: string;
+  /** The conditions that the driver read and accepted. */
+  readonly conditions: readonly string[];
+}
+
+export interface ReturnedPayload {
+  readonly words?: string;
+}
+
+export interface AssignedPayload {
+  readonly defectId: string;
+  /** Id of the mechanic; null puts it back to everybody. */
+  readonly to: string | null;
+  readonly revision?: number;
+}
+
+export interface WorkedPayload {
+  readonly defectId: string;
+  readonly words: string;
+  readonly minutes?: number;
+  readonly parts: readonly { readonly words: string; readonly count: number }[];
+  readonly photos: readonly (PhotoReference & { readonly when: 'before' | 'after' })[];
+}
+
+/** The carrier's agent signs beside the mechanic. */
+export interface CountersignedPayload {
+  readonly defectId: string;
   readonly signature: Signature;
 }
 
 export interface AnnotatedPayload {
   readonly words: string;
+  /** A correction of what was said about one defect. */
+  readonly defectId?: string;
 }
 
 export interface Payloads {
@@ -96,7 +156,14 @@ export interface Payloads {
   acknowledged: AcknowledgedPayload;
   signed: SignedPayload;
   sealed: SealedPayload;
+  overridden: OverriddenPayload;
+  released: ReleasedPayload;
+  'signed-out': SignedOutPayload;
+  returned: ReturnedPayload;
+  assigned: AssignedPayload;
+  worked: WorkedPayload;
   certified: CertifiedPayload;
+  countersigned: CountersignedPayload;
   annotated: AnnotatedPayload;
 }
 

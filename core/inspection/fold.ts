@@ -1,14 +1,22 @@
-import { isEventType } from './validate-event';
+import { isEventType } from './event-types';
 import type {
+  AnnotatedPayload,
   AnsweredPayload,
   AnyEvent,
+  AssignedPayload,
   BegunPayload,
   CertifiedPayload,
+  CountersignedPayload,
   FaultedPayload,
   InspectionEvent,
   MeasuredPayload,
+  OverriddenPayload,
+  ReleasedPayload,
+  ReturnedPayload,
   SealedPayload,
+  SignedOutPayload,
   SignedPayload,
+  WorkedPayload,
 } from './events';
 
 export interface Stamp {
@@ -41,7 +49,15 @@ export interface Inspection {
   readonly signed?: SignedPayload & Stamp;
   readonly sealed?: SealedPayload & Stamp;
   readonly certifications: readonly (CertifiedPayload & Stamp)[];
-  readonly annotations: readonly ({ readonly words: string } & Stamp)[];
+  readonly countersignatures: readonly (CountersignedPayload & Stamp)[];
+  readonly assignments: readonly (AssignedPayload & Stamp)[];
+  readonly work: readonly (WorkedPayload & Stamp)[];
+  /** The first override of a finding stands, by check instance key or defect id. */
+  readonly overrides: ReadonlyMap<string, OverriddenPayload & Stamp>;
+  readonly released?: ReleasedPayload & Stamp;
+  readonly signedOut?: SignedOutPayload & Stamp;
+  readonly returned?: ReturnedPayload & Stamp;
+  readonly annotations: readonly (AnnotatedPayload & Stamp)[];
   /** Entries of a newer kind that this version keeps but cannot read. */
   readonly unread: number;
   readonly lastAt: number;
@@ -75,6 +91,10 @@ export function fold(inspectionId: string, events: readonly AnyEvent[]): Inspect
     replaced: new Map(),
     acknowledged: new Map(),
     certifications: [],
+    countersignatures: [],
+    assignments: [],
+    work: [],
+    overrides: new Map(),
     annotations: [],
     unread: 0,
     lastAt: 0,
@@ -146,8 +166,30 @@ function apply(draft: Draft, event: InspectionEvent): void {
     case 'sealed':
       draft.sealed ??= { ...event.payload, ...stamp };
       return;
+    case 'overridden':
+      if (!draft.overrides.has(event.payload.about))
+        draft.overrides.set(event.payload.about, { ...event.payload, ...stamp });
+      return;
+    case 'released':
+      draft.released ??= { ...event.payload, ...stamp };
+      return;
+    case 'signed-out':
+      draft.signedOut ??= { ...event.payload, ...stamp };
+      return;
+    case 'returned':
+      draft.returned ??= { ...event.payload, ...stamp };
+      return;
+    case 'assigned':
+      draft.assignments = [...draft.assignments, { ...event.payload, ...stamp }];
+      return;
+    case 'worked':
+      draft.work = [...draft.work, { ...event.payload, ...stamp }];
+      return;
     case 'certified':
       draft.certifications = [...draft.certifications, { ...event.payload, ...stamp }];
+      return;
+    case 'countersigned':
+      draft.countersignatures = [...draft.countersignatures, { ...event.payload, ...stamp }];
       return;
     case 'annotated':
       draft.annotations = [...draft.annotations, { ...event.payload, ...stamp }];

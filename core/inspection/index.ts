@@ -1,10 +1,10 @@
 export type * from './events';
-export { payloadSchemas, plainText, uuid } from './event-schema';
-export { isEventType, validateEvent, type Validated } from './validate-event';
+export { isEventType } from './event-types';
 export { fold, type Answer, type Inspection, type Stamp } from './fold';
 export {
   assess,
   circumstancesOf,
+  neededOf,
   type Assessment,
   type AssessRequest,
   type InstanceAssessment,
@@ -13,3 +13,5 @@ export {
   type UnreadRepair,
 } from './assess';
 export { permitEvent, type Refusal } from './permit';
+export { policiesOfWalk } from './policies-of-walk';
+export { withFault } from './with-fault';

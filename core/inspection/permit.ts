@@ -8,11 +8,19 @@ export type Refusal =
   | 'not-sealed'
   | 'no-such-defect'
   | 'already-certified'
+  | 'already-signed-out'
+  | 'not-signed-out'
+  | 'already-returned'
+  | 'already-overridden'
+  | 'not-a-pre-trip'
   | 'server-only';
 
+/** A walk that nobody has touched for this long is not signed any more: the workshop need not wait for it. */
+const ABANDONED_AFTER = 12 * 3_600_000;
+
 /**
- * Whether an event may follow in this log. After signing, nothing of the walk changes;
- * only `sealed` (the server's), `certified`, `acknowledged` and `annotated` may follow.
+ * Whether an event may follow in this log, as far as the log itself can tell. After signing, nothing of
+ * the walk changes; what follows is added to it.
  * @returns undefined when it may.
  */
 export function permitEvent(inspection: Inspection, event: InspectionEvent): Refusal | undefined {
@@ -25,22 +33,44 @@ export function permitEvent(inspection: Inspection, event: InspectionEvent): Ref
     case 'faulted':
     case 'signed':
       return inspection.signed ? 'already-signed' : undefined;
+    case 'assigned':
+    case 'worked':
+    case 'countersigned':
+      return permitWorkshop(inspection, event.payload.defectId, event.at);
     case 'certified':
-      return permitCertified(inspection, event.payload.defectId);
+      return (
+        permitWorkshop(inspection, event.payload.defectId, event.at) ??
+        (isCertified(inspection, event.payload.defectId) ? 'already-certified' : undefined)
+      );
+    case 'overridden':
+      if (!inspection.signed) return 'not-sealed';
+      return inspection.overrides.has(event.payload.about) ? 'already-overridden' : undefined;
+    case 'released':
+      return inspection.signed ? undefined : 'not-sealed';
+    case 'signed-out':
+      if (!inspection.signed) return 'not-sealed';
+      // A weekly check or a look at a stop is no walk round before work.
+      if (inspection.begun.phase !== 'pre-trip') return 'not-a-pre-trip';
+      return inspection.signedOut ? 'already-signed-out' : undefined;
+    case 'returned':
+      if (!inspection.signedOut) return 'not-signed-out';
+      return inspection.returned ? 'already-returned' : undefined;
     case 'acknowledged':
     case 'annotated':
       return undefined;
   }
 }
 
-function permitCertified(inspection: Inspection, defectId: string): Refusal | undefined {
-  if (!inspection.signed) return 'not-sealed';
+function permitWorkshop(inspection: Inspection, defectId: string, at: number): Refusal | undefined {
+  if (!inspection.signed && at - inspection.lastAt < ABANDONED_AFTER) return 'not-sealed';
   const reported = [...inspection.answers.values()].some(
     (answer) => answer.outcome === 'fault' && answer.fault.defectId === defectId,
   );
-  if (!reported) return 'no-such-defect';
-  const closed = inspection.certifications.some(
+  return reported ? undefined : 'no-such-defect';
+}
+
+function isCertified(inspection: Inspection, defectId: string): boolean {
+  return inspection.certifications.some(
     (each) => each.defectId === defectId && each.outcome !== 'deferred',
   );
-  return closed ? 'already-certified' : undefined;
 }

@@ -5,7 +5,7 @@ export interface AppliedLimit {
   readonly side: 'below' | 'above';
   /** SI. */
   readonly value: number;
-  readonly from: 'law' | 'specification';
+  readonly from: Limit['from'];
   readonly source: string;
 }
 
@@ -123,12 +123,12 @@ function applyLimit(
     side: band.side,
     value,
     from: band.limit.from,
-    source: band.limit.from === 'law' ? band.limit.source : band.limit.field,
+    source: band.limit.from === 'specification' ? band.limit.field : band.limit.source,
   };
 }
 
 function limitValue(limit: Limit, specification: Readonly<Record<string, number>>) {
-  if (limit.from === 'law') return toSi(limit.value, limit.unit);
+  if (limit.from !== 'specification') return toSi(limit.value, limit.unit);
   const own = specification[limit.field];
   return own === undefined || !Number.isFinite(own) ? undefined : own * (limit.share ?? 1);
 }

@@ -1,4 +1,4 @@
-import type { Round } from '../catalogue';
+import { ROUNDS } from '../catalogue';
 import type { CheckInstance, Rig, RigZone } from '../rig';
 
 export interface Stop {
@@ -7,11 +7,9 @@ export interface Stop {
   readonly instances: readonly CheckInstance[];
 }
 
-const ROUNDS: readonly Round[] = ['outside', 'engine-bay', 'cab', 'brakes'];
-
 /**
  * The order of the walk: counter-clockwise (seen from above) from the driver's front
- * corner, then engine bay, cab, brakes. Fixed for now; this is the one place that decides it.
+ * corner, then engine bay, cab, inside, brakes, equipment. Fixed for now; this is the one place that decides it.
  */
 export function orderWalk(rig: Rig): Stop[] {
   const byZone = new Map<string, CheckInstance[]>();

@@ -24,3 +24,12 @@ export function formatSi(si: number, unit: UnitName, decimals = UNITS[unit].deci
   if (unit === 'pieces') return digits;
   return `${digits} ${unit}`;
 }
+
+/**
+ * A speed limit in the reader's unit, rounded down: rounding must not make it faster.
+ * @param kmh km/h
+ */
+export function formatSpeedLimit(kmh: number, unit: 'km/h' | 'mph'): string {
+  // What is a whole number but for the noise of floating point stays that number.
+  return `${Math.floor(fromSi(toSi(kmh, 'km/h'), unit) + 1e-9)} ${unit}`;
+}

@@ -1,5 +1,14 @@
 import fc from 'fast-check';
-import { formatSi, fromSi, parseTyped, toSi, UNITS, unitFor, type UnitName } from '.';
+import {
+  formatSi,
+  formatSpeedLimit,
+  fromSi,
+  parseTyped,
+  toSi,
+  UNITS,
+  unitFor,
+  type UnitName,
+} from '.';
 
 const names = Object.keys(UNITS) as UnitName[];
 
@@ -93,5 +102,16 @@ describe('what a driver types', () => {
         expect(!parsed.ok || Number.isFinite(parsed.si)).toBe(true);
       }),
     );
+  });
+});
+
+describe('a speed limit', () => {
+  it.each([
+    [60, 'km/h', '60 km/h'],
+    [60, 'mph', '37 mph'],
+    [40, 'mph', '24 mph'],
+    [80.4672, 'mph', '50 mph'],
+  ] as const)('of %d km/h in %s is %s, never faster', (kmh, unit, expected) => {
+    expect(formatSpeedLimit(kmh, unit)).toBe(expected);
   });
 });

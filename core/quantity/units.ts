@@ -8,6 +8,7 @@ export type Kind =
   | 'length'
   | 'depth'
   | 'distance'
+  | 'speed'
   | 'temperature'
   | 'duration'
   | 'voltage'
@@ -31,6 +32,8 @@ export type UnitName =
   | '32nds'
   | 'km'
   | 'mi'
+  | 'km/h'
+  | 'mph'
   | '°C'
   | '°F'
   | 's'
@@ -69,6 +72,8 @@ export const UNITS: Readonly<Record<UnitName, Unit>> = {
   '32nds': { kind: 'depth', scale: 0.0254 / 32, decimals: 0 },
   km: { kind: 'distance', scale: 1000, decimals: 0 },
   mi: { kind: 'distance', scale: 1609.344, decimals: 0 },
+  'km/h': { kind: 'speed', scale: 1 / 3.6, decimals: 0 },
+  mph: { kind: 'speed', scale: 0.44704, decimals: 0 },
   '°C': { kind: 'temperature', scale: 1, shift: 273.15, decimals: 0 },
   '°F': {
     kind: 'temperature',
@@ -97,6 +102,7 @@ const HABIT: Readonly<Record<Kind, Readonly<Record<UnitHabit, UnitName>>>> = {
   length: { metric: 'm', customary: 'ft' },
   depth: { metric: 'mm', customary: '32nds' },
   distance: { metric: 'km', customary: 'mi' },
+  speed: { metric: 'km/h', customary: 'mph' },
   temperature: { metric: '°C', customary: '°F' },
   duration: { metric: 's', customary: 's' },
   voltage: { metric: 'V', customary: 'V' },

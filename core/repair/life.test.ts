@@ -1,12 +1,15 @@
-import { twoStepPolicy } from '../grading';
-import { acknowledge, certify, type CertifyRequest, type DefectStatus } from '.';
+import { affectsSafetyPolicy, nilDefectPolicy, readinessPolicy, twoStepPolicy } from '../grading';
+import { acknowledge, certify, countersign, type CertifyRequest, type DefectStatus } from '.';
 
 const request = (more: Partial<CertifyRequest>): CertifyRequest => ({
   status: 'open',
   grade: 'minor',
   outcome: 'repaired',
   today: '2026-11-25',
-  policy: twoStepPolicy,
+  policies: [twoStepPolicy],
+  reportedBy: 'driver',
+  by: 'mechanic',
+  revision: 0,
   ...more,
 });
 
@@ -36,12 +39,56 @@ describe('certifying', () => {
     expect(certify(request({ status: 'deferred' }))).toBe('repaired');
   });
 
-  it.each(['fixed', 'repaired', 'no-repair-needed', 'closed'] as const)(
-    'refuses what is %s already',
-    (status) => {
-      expect(certify(request({ status }))).toEqual({ refused: 'not-open' });
-    },
-  );
+  it.each([
+    'fixed',
+    'repaired',
+    'no-repair-needed',
+    'closed',
+    'awaiting-agent',
+    'withdrawn',
+  ] as const)('refuses what is %s already', (status) => {
+    expect(certify(request({ status }))).toEqual({ refused: 'not-open' });
+  });
+});
+
+describe('what a policy wants of signatures', () => {
+  it('some forbid to certify what one reported', () => {
+    const own = { by: 'mechanic', reportedBy: 'mechanic' };
+    expect(certify(request(own))).toBe('repaired');
+    expect(certify(request({ ...own, policies: [nilDefectPolicy] }))).toEqual({
+      refused: 'own-report',
+    });
+    expect(certify(request({ ...own, policies: [twoStepPolicy, nilDefectPolicy] }))).toEqual({
+      refused: 'own-report',
+    });
+  });
+
+  it('some do not know "no repair needed"', () => {
+    expect(certify(request({ outcome: 'no-repair-needed', policies: [readinessPolicy] }))).toEqual({
+      refused: 'no-repair-not-allowed',
+    });
+  });
+
+  it('some want the carrier’s agent beside the mechanic (49 CFR 396.11(a)(3))', () => {
+    expect(certify(request({ policies: [affectsSafetyPolicy] }))).toBe('awaiting-agent');
+    const second = {
+      status: 'awaiting-agent',
+      outcome: 'repaired',
+      certifiedBy: 'mechanic',
+    } as const;
+    expect(countersign({ ...second, by: 'agent' })).toBe('repaired');
+    expect(countersign({ ...second, by: 'mechanic' })).toEqual({ refused: 'own-repair' });
+    expect(countersign({ ...second, status: 'open', by: 'agent' })).toEqual({
+      refused: 'not-awaiting',
+    });
+  });
+});
+
+describe('two benches at once', () => {
+  it('the one who read an older state is told', () => {
+    expect(certify(request({ revision: 2, seen: 1 }))).toEqual({ refused: 'changed-meanwhile' });
+    expect(certify(request({ revision: 2, seen: 2 }))).toBe('repaired');
+  });
 });
 
 describe('acknowledging', () => {

@@ -1,11 +1,34 @@
 import type { Grade, Policy } from '../grading';
 import type { CertifiedOutcome } from '../inspection';
 
-/** Where a defect stands. `fixed` on the spot by the driver needs nobody else. */
+/**
+ * Where a defect stands. `fixed` on the spot by the driver needs nobody else; `awaiting-agent` is repaired
+ * and waits for the carrier's agent, so for drivers it is still open.
+ */
 export type DefectStatus =
-  'open' | 'deferred' | 'fixed' | 'repaired' | 'no-repair-needed' | 'closed';
+  | 'open'
+  | 'deferred'
+  | 'awaiting-agent'
+  | 'fixed'
+  | 'repaired'
+  | 'no-repair-needed'
+  | 'closed'
+  | 'withdrawn';
 
-export type CertifyRefusal = 'not-open' | 'grade-not-deferrable' | 'until-passed';
+/** What bears on the rig until it is mended. */
+export const OPEN_STATUSES: readonly DefectStatus[] = ['open', 'deferred', 'awaiting-agent'];
+/** Mended, and not yet read by a driver. */
+export const UNREAD_STATUSES: readonly DefectStatus[] = ['repaired', 'no-repair-needed'];
+
+export type LifeRefusal =
+  | 'not-open'
+  | 'grade-not-deferrable'
+  | 'until-passed'
+  | 'own-report'
+  | 'no-repair-not-allowed'
+  | 'changed-meanwhile'
+  | 'not-awaiting'
+  | 'own-repair';
 
 export interface CertifyRequest {
   readonly status: DefectStatus;
@@ -14,23 +37,61 @@ export interface CertifyRequest {
   /** ISO date of a deferral, and today's. */
   readonly until?: string;
   readonly today: string;
-  readonly policy: Policy;
+  /** Of the unit; where several apply, each must allow it. */
+  readonly policies: readonly Policy[];
+  /** Ids of who reported it and of who certifies. */
+  readonly reportedBy: string;
+  readonly by: string;
+  /** Steps of the defect's life so far, and those that the signer had read; undefined is not held against anybody. */
+  readonly revision: number;
+  readonly seen?: number;
 }
 
+type Refused = { readonly refused: LifeRefusal };
+
 /** Whether a mechanic may certify so; returns the status that follows, or why not. */
-export function certify(
-  request: CertifyRequest,
-): DefectStatus | { readonly refused: CertifyRefusal } {
-  const { status, outcome } = request;
+export function certify(request: CertifyRequest): DefectStatus | Refused {
+  const { status, outcome, policies } = request;
   if (status !== 'open' && status !== 'deferred') return { refused: 'not-open' };
-  if (outcome !== 'deferred') return outcome;
-  if (!request.policy.deferrable.includes(request.grade))
+  if (isStale(request)) return { refused: 'changed-meanwhile' };
+  if (request.by === request.reportedBy && policies.some((each) => !each.signatures.ownReport))
+    return { refused: 'own-report' };
+  if (outcome === 'deferred') return defer(request);
+  if (outcome === 'no-repair-needed' && policies.some((each) => !each.signatures.noRepairNeeded))
+    return { refused: 'no-repair-not-allowed' };
+  return policies.some((each) => each.signatures.repair === 'mechanic-and-agent')
+    ? 'awaiting-agent'
+    : outcome;
+}
+
+function defer({ grade, until, today, policies }: CertifyRequest): DefectStatus | Refused {
+  if (policies.some((each) => !each.deferrable.includes(grade)))
     return { refused: 'grade-not-deferrable' };
-  if (!request.until || request.until <= request.today) return { refused: 'until-passed' };
+  if (!until || until <= today) return { refused: 'until-passed' };
   return 'deferred';
+}
+
+/** Somebody else changed the defect after the signer had read it. */
+export function isStale({ revision, seen }: Pick<CertifyRequest, 'revision' | 'seen'>): boolean {
+  return seen !== undefined && seen < revision;
+}
+
+export interface CountersignRequest {
+  readonly status: DefectStatus;
+  /** What the mechanic certified. */
+  readonly outcome: CertifiedOutcome;
+  readonly certifiedBy: string;
+  readonly by: string;
+}
+
+/** Whether the carrier's agent may sign beside the mechanic; it takes two people. */
+export function countersign(request: CountersignRequest): DefectStatus | Refused {
+  if (request.status !== 'awaiting-agent') return { refused: 'not-awaiting' };
+  if (request.by === request.certifiedBy) return { refused: 'own-repair' };
+  return request.outcome === 'deferred' ? 'deferred' : request.outcome;
 }
 
 /** A repair or a "no repair needed" waits for the next driver's eyes; then it is closed. */
 export function acknowledge(status: DefectStatus): DefectStatus | undefined {
-  return status === 'repaired' || status === 'no-repair-needed' ? 'closed' : undefined;
+  return UNREAD_STATUSES.includes(status) ? 'closed' : undefined;
 }

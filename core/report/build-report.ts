@@ -1,5 +1,5 @@
 import type { Assessment, Inspection, InstanceAssessment } from '../inspection';
-import type { Policy } from '../grading';
+import { decideVerdict, dueOf, type Policy } from '../grading';
 import type { CheckInstance, Rig } from '../rig';
 import {
   REPORT_FORMAT,
@@ -11,11 +11,15 @@ import {
 } from './document';
 
 export interface BuildReportRequest {
-  readonly id: string;
+  /** Id of the report of each unit of the rig, by the unit's id. */
+  readonly reportIds: ReadonlyMap<string, string>;
+  /** The unit of the rig that this report is of. */
+  readonly unitId: string;
   readonly inspection: Inspection;
   readonly rig: Rig;
   readonly assessment: Assessment;
-  readonly policy: Policy;
+  /** Of the unit, the walk's own first. */
+  readonly policies: readonly Policy[];
   readonly organisation: string;
   readonly depot: string;
   readonly driver: { readonly id: string; readonly name: string };
@@ -24,30 +28,56 @@ export interface BuildReportRequest {
 }
 
 /**
- * The report of a signed inspection.
- * @throws {RangeError} when it is not begun or not signed.
+ * The report of one unit of a signed inspection.
+ * @throws {RangeError} when it is not begun or not signed, or the unit is not of its rig.
  */
 export function buildReport(request: BuildReportRequest): Report {
-  const { inspection, rig, assessment, policy } = request;
+  const { inspection, rig, assessment, unitId } = request;
   const { begun, signed } = inspection;
   if (!begun || !signed) throw new RangeError('Only a signed inspection has a report.');
+  const placed = rig.units.find(({ unit }) => unit.id === unitId);
+  const [policy, ...beside] = request.policies;
+  if (!placed) throw new RangeError('This unit was not part of the walk.');
+  const instances = rig.instances.filter(({ unit }) => unit.id === unitId);
+  const findings = assessment.findings.filter((finding) => finding.unitId === unitId);
+  const verdict = decideVerdict({
+    capabilities: placed.module.capabilities.filter((each) => each !== 'tow' || rig.towing),
+    towed: new Set(),
+    findings,
+  });
+  const toUnit = ({ unit }: Rig['units'][number]) => ({
+    id: unit.id,
+    number: unit.number,
+    title: unit.title,
+    plate: unit.plate,
+    module: unit.moduleId,
+    ...(unit.fitted && unit.fitted.length > 0 && { fitted: unit.fitted }),
+  });
   return drop({
     format: REPORT_FORMAT,
     version: REPORT_VERSION,
-    id: request.id,
+    id: idOf(request, unitId),
     inspection: inspection.id,
     organisation: request.organisation,
     depot: request.depot,
-    units: rig.units.map(({ unit, module }) => ({
-      id: unit.id,
-      number: unit.number,
-      title: unit.title,
-      plate: unit.plate,
-      module: module.id,
-    })),
+    units: [toUnit(placed)],
+    rig: {
+      units: rig.units.map((each) => ({
+        ...toUnit(each),
+        report: idOf(request, each.unit.id),
+      })),
+      headline: assessment.verdict.headline,
+      shown: signed.headline,
+    },
+    job: begun.job,
     phase: begun.phase,
     catalogue: begun.catalogueVersion,
-    policy: { id: policy.id, title: policy.title },
+    policy: {
+      id: policy.id,
+      title: policy.title,
+      words: policy.words,
+      beside: beside.length > 0 ? beside.map(({ title }) => title) : undefined,
+    },
     conditions: {
       circumstances: begun.circumstances,
       temperatureC: begun.temperatureC,
@@ -56,10 +86,10 @@ export function buildReport(request: BuildReportRequest): Report {
     begun: iso(begun.at),
     signedAt: iso(signed.at),
     driver: request.driver,
-    odometer: findOdometer(inspection, rig),
-    answers: rig.instances.flatMap((instance) => toAnswer(instance, request)),
-    defects: rig.instances.flatMap((instance) => toDefect(instance, request)),
-    carried: assessment.findings
+    odometer: findOdometer(inspection, instances),
+    answers: instances.flatMap((instance) => toAnswer(instance, request)),
+    defects: instances.flatMap((instance) => toDefect(instance, request)),
+    carried: findings
       .filter((finding) => finding.kind === 'known-open' || finding.kind === 'repair-unread')
       .map((finding) => ({
         about: finding.about,
@@ -72,14 +102,14 @@ export function buildReport(request: BuildReportRequest): Report {
       at: iso(stamp.at),
     })),
     verdict: {
-      headline: assessment.verdict.headline,
-      shown: signed.headline,
-      capabilities: assessment.verdict.capabilities.map(({ capability, state, findings }) => ({
-        capability,
-        state,
-        because: findings.map((finding) => finding.title),
+      headline: verdict.headline,
+      mostKmh: verdict.mostKmh,
+      capabilities: verdict.capabilities.map((each) => ({
+        capability: each.capability,
+        state: each.state,
+        because: each.findings.map((finding) => finding.title),
       })),
-      conditions: assessment.verdict.conditions,
+      conditions: verdict.conditions,
     },
     signature: signed.signature,
   });
@@ -94,8 +124,18 @@ function drop(report: Report): Report {
   return JSON.parse(JSON.stringify(report)) as Report;
 }
 
-function findOdometer(inspection: Inspection, rig: Rig): number | undefined {
-  const instance = rig.instances.find(({ check }) => check.reading?.kind === 'distance');
+function idOf({ reportIds }: BuildReportRequest, unitId: string): string {
+  const id = reportIds.get(unitId);
+  if (id === undefined) throw new RangeError('Each unit of the rig needs the id of its report.');
+  return id;
+}
+
+/** Metres, from the unit's own odometer. */
+function findOdometer(
+  inspection: Inspection,
+  instances: readonly CheckInstance[],
+): number | undefined {
+  const instance = instances.find(({ check }) => check.reading?.kind === 'distance');
   const answer = instance && inspection.answers.get(instance.key);
   return answer?.outcome === 'measured' ? answer.readings.at(-1)?.value : undefined;
 }
@@ -154,7 +194,9 @@ function toDefect(instance: CheckInstance, request: BuildReportRequest): ReportD
       grade: finding?.grade ?? assessed.graded.grade,
       blocks: finding?.blocks ?? assessed.graded.blocks,
       reasons: finding?.chain ?? assessed.graded.chain,
-      condition: assessed.graded.condition,
+      condition: finding?.condition,
+      mostKmh: finding?.mostKmh,
+      due: toDue(request, finding?.grade ?? assessed.graded.grade, symptom?.system, assessed),
       fixed: fault.fixed,
       note: fault.note,
       photos: fault.photos.map((photo) => ({
@@ -164,4 +206,14 @@ function toDefect(instance: CheckInstance, request: BuildReportRequest): ReportD
       spot: fault.spot,
     },
   ];
+}
+
+function toDue(
+  { policies }: BuildReportRequest,
+  grade: ReportDefect['grade'],
+  system: Parameters<typeof dueOf>[2],
+  { answer }: InstanceAssessment,
+): string | undefined {
+  const due = answer && dueOf(policies, grade, system, answer.at);
+  return due && iso(due.at);
 }

@@ -4,7 +4,8 @@ import type { Instrument, Signature } from '../inspection';
 import type { UnitName } from '../quantity';
 
 export const REPORT_FORMAT = 'nazar-report';
-export const REPORT_VERSION = 1;
+/** Version 1 had one report for the whole rig; since version 2 each unit has its own. */
+export const REPORT_VERSION = 2;
 
 export interface ReportReading {
   /** SI. */
@@ -54,6 +55,10 @@ export interface ReportDefect {
   readonly blocks: readonly Capability[];
   readonly reasons: readonly Reason[];
   readonly condition?: string;
+  /** km/h */
+  readonly mostKmh?: number;
+  /** Until when the policy wants it mended. */
+  readonly due?: string;
   readonly fixed?: string;
   readonly note?: string;
   readonly photos: readonly ReportPhoto[];
@@ -61,24 +66,47 @@ export interface ReportDefect {
   readonly spot?: { readonly x: number; readonly y: number };
 }
 
-/** What one walk found, complete in itself. Times are ISO 8601 in UTC. */
+export interface ReportUnit {
+  readonly id: string;
+  readonly number: string;
+  readonly title: string;
+  readonly plate: string;
+  readonly module: string;
+  /** Modules fitted to it. */
+  readonly fitted?: readonly string[];
+}
+
+/** The rig that the unit was walked in. */
+export interface ReportRig {
+  /** Front to rear, each with the id of its own report. */
+  readonly units: readonly (ReportUnit & { readonly report: string })[];
+  readonly headline: Headline;
+  /** What the driver's phone showed when it was signed. */
+  readonly shown: string;
+}
+
+/** What one walk found on one unit, complete in itself. Times are ISO 8601 in UTC. */
 export interface Report {
   readonly format: typeof REPORT_FORMAT;
-  readonly version: typeof REPORT_VERSION;
+  readonly version: 1 | typeof REPORT_VERSION;
   readonly id: string;
   readonly inspection: string;
   readonly organisation: string;
   readonly depot: string;
-  readonly units: readonly {
-    readonly id: string;
-    readonly number: string;
-    readonly title: string;
-    readonly plate: string;
-    readonly module: string;
-  }[];
+  /** The unit of the report; version 1 listed the whole rig here. */
+  readonly units: readonly ReportUnit[];
+  readonly rig?: ReportRig;
+  readonly job?: { readonly needs: readonly Capability[]; readonly title?: string };
   readonly phase: Phase;
   readonly catalogue: string;
-  readonly policy: { readonly id: string; readonly title: string };
+  readonly policy: {
+    readonly id: string;
+    readonly title: string;
+    /** How this policy calls the four grades. */
+    readonly words?: Readonly<Record<Grade, string>>;
+    /** Titles of other policies that were weighed beside it; the stricter counted. */
+    readonly beside?: readonly string[];
+  };
   readonly conditions: {
     readonly circumstances: readonly Circumstance[];
     readonly temperatureC?: number;
@@ -99,8 +127,10 @@ export interface Report {
   readonly acknowledged: readonly { readonly defect: string; readonly at: string }[];
   readonly verdict: {
     readonly headline: Headline;
-    /** What the driver's phone showed when it was signed. */
-    readonly shown: string;
+    /** Version 1 only; see {@link ReportRig}. */
+    readonly shown?: string;
+    /** km/h */
+    readonly mostKmh?: number;
     readonly capabilities: readonly {
       readonly capability: Capability;
       readonly state: 'clear' | 'limited' | 'blocked';
@@ -114,13 +144,30 @@ export interface Report {
 /** What came after the seal: never a change of the report, always an entry of its own. */
 export interface Addition {
   readonly id: string;
-  readonly kind: 'certified' | 'acknowledged' | 'annotated';
+  readonly kind:
+    | 'certified'
+    | 'countersigned'
+    | 'acknowledged'
+    | 'worked'
+    | 'overridden'
+    | 'released'
+    | 'signed-out'
+    | 'returned'
+    | 'annotated';
   readonly report: string;
   readonly at: string;
   readonly by: { readonly id: string; readonly name: string };
   readonly defect?: string;
+  /** What an override is about: key of a check or id of a defect. */
+  readonly about?: string;
   readonly outcome?: string;
   readonly words?: string;
   readonly until?: string;
+  readonly needs?: readonly Capability[];
+  /** Conditions accepted at sign-out. */
+  readonly conditions?: readonly string[];
+  readonly minutes?: number;
+  readonly parts?: readonly { readonly words: string; readonly count: number }[];
+  readonly photos?: readonly (ReportPhoto & { readonly when: 'before' | 'after' })[];
   readonly signature?: Signature;
 }

@@ -6,21 +6,9 @@ export {
   type ReportAnswer,
   type ReportDefect,
   type ReportReading,
+  type ReportRig,
+  type ReportUnit,
 } from './document';
 export { buildReport, type BuildReportRequest } from './build-report';
-export {
-  FIRST_LINK,
-  hashOf,
-  isSignatureGood,
-  makeSeal,
-  partDigests,
-  toCanonical,
-  type ChainLink,
-  type ReportFile,
-  type Seal,
-  type SealedAddition,
-  type SealedReport,
-  type SealRequest,
-} from './seal';
-export { toFileText, verifyReport, type Change, type Note, type Verification } from './verify';
+export { marksOfReport, rigOfReport, type ReportMark } from './drawing';
 export { reportSchema } from './schema';

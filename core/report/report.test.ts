@@ -13,31 +13,32 @@ import {
   makeRig,
   mechanic,
   signature,
+  trailer,
   truck,
   walkId,
   walkSound,
 } from '../testing/halvern';
+import { buildReport, reportSchema, type Addition } from '.';
 import {
-  buildReport,
   FIRST_LINK,
   hashOf,
   isSignatureGood,
   makeSeal,
   partDigests,
-  reportSchema,
   toCanonical,
   toFileText,
   verifyReport,
-  type Addition,
   type ReportFile,
-} from '.';
+} from '../seal';
 
 const privateKey = new Uint8Array(32).fill(7);
 const publicKey = bytesToHex(ed25519.getPublicKey(privateKey));
 const sign = (bytes: Uint8Array) => ed25519.sign(bytes, privateKey);
 const rig = makeRig();
 
-function makeReport() {
+const policiesOf = () => [twoStepPolicy];
+
+function makeReport(unitId = truck.id) {
   const log = walkSound(rig, ['dark']);
   const photo = { id: makeId(77), width: 1200, height: 900 };
   log.add(
@@ -56,11 +57,15 @@ function makeReport() {
   log.add('signed', { signature, headline: 'limits' });
   const inspection = fold(walkId, log.events);
   return buildReport({
-    id: walkId,
+    reportIds: new Map([
+      [truck.id, walkId],
+      [trailer.id, makeId(990)],
+    ]),
+    unitId,
     inspection,
     rig,
-    assessment: assess({ inspection, rig, policy: twoStepPolicy, known: [], unread: [] }),
-    policy: twoStepPolicy,
+    assessment: assess({ inspection, rig, policiesOf, known: [], unread: [] }),
+    policies: [twoStepPolicy],
     organisation: 'Halvern District',
     depot: 'North Yard',
     driver: { id: driver, name: 'Imre Dahl' },
@@ -115,7 +120,9 @@ describe('the report', () => {
       spot: { x: 6.2, y: -0.9 },
       photos: [{ sha256: 'a'.repeat(64) }],
     });
-    expect(report.answers).toHaveLength(rig.instances.length);
+    expect(report.answers).toHaveLength(
+      rig.instances.filter(({ unit }) => unit.id === truck.id).length,
+    );
     expect(report.answers.filter(({ outcome }) => outcome === 'not-looked')).toMatchObject([
       { reason: 'Mud on it', replaced: 1 },
     ]);
@@ -135,16 +142,38 @@ describe('the report', () => {
     expect(JSON.parse(JSON.stringify(report))).toEqual(report);
   });
 
+  it('is one for each unit of the rig, and each names the others', () => {
+    const other = makeReport(trailer.id);
+    expect(report.units.map(({ number }) => number)).toEqual(['214']);
+    expect(other.units.map(({ number }) => number)).toEqual(['931']);
+    expect(other.rig).toEqual(report.rig);
+    expect(report.rig?.units.map((unit) => unit.report)).toEqual([report.id, other.id]);
+    expect(other.defects).toEqual([]);
+    // Nothing was found on the trailer: its own report says so, though the rig has limits.
+    expect(other.verdict.headline).toBe('rolls');
+    expect(other.rig?.headline).toBe('limits');
+    expect(report.answers.length + other.answers.length).toBe(rig.instances.length);
+    expect(() => makeReport(makeId(5))).toThrow(/not part of the walk/);
+  });
+
+  it('names the policy with its words, and until when the defect is to be mended', () => {
+    expect(report.policy).toMatchObject({ id: 'two-step', words: twoStepPolicy.words });
+    const [defect] = report.defects;
+    const found = report.answers.find(({ key }) => key === defect.key);
+    expect(Date.parse(defect.due ?? '') - Date.parse(found?.at ?? '')).toBe(14 * 86_400_000);
+  });
+
   it('is not made of a walk that nobody signed', () => {
     const inspection = fold(walkId, walkSound(rig).events);
-    const assessment = assess({ inspection, rig, policy: twoStepPolicy, known: [], unread: [] });
+    const assessment = assess({ inspection, rig, policiesOf, known: [], unread: [] });
     expect(() =>
       buildReport({
-        id: walkId,
+        reportIds: new Map(),
+        unitId: truck.id,
         inspection,
         rig,
         assessment,
-        policy: twoStepPolicy,
+        policies: [twoStepPolicy],
         organisation: '',
         depot: '',
         driver: { id: driver, name: '' },

@@ -1,3 +1,5 @@
+import { PHASES } from '../catalogue';
+
 /**
  * The published JSON Schema (draft-07) of an exported report. Additional properties
  * are refused, so that nothing unsealed can hide in a file.
@@ -46,23 +48,32 @@ const seal = shape({
   key: hex(64),
   signature: hex(128),
 });
+const unit = { id, number: text, title: text, plate: text, module: text } as const;
+const fitted = { fitted: list(text) };
+const headline = { enum: ['rolls', 'limits', 'stays'] } as const;
 const report = shape(
   {
     format: { const: 'nazar-report' },
-    version: { const: 1 },
+    version: { enum: [1, 2] },
     id,
     inspection: id,
     organisation: text,
     depot: text,
     units: {
-      ...list(shape({ id, number: text, title: text, plate: text, module: text })),
+      ...list(shape(unit, fitted)),
       minItems: 1,
     },
-    phase: { enum: ['pre-trip', 'post-trip'] },
+    phase: { enum: [...PHASES] },
     catalogue: text,
-    policy: shape({ id, title: text }),
+    policy: shape(
+      { id, title: text },
+      {
+        words: shape({ sound: text, note: text, minor: text, major: text }),
+        beside: list(text),
+      },
+    ),
     conditions: shape(
-      { circumstances: list({ enum: ['dark', 'wet', 'freezing'] }) },
+      { circumstances: list({ enum: ['dark', 'wet', 'freezing', 'passengers'] }) },
       { temperatureC: { type: 'number' }, place: text },
     ),
     begun: time,
@@ -103,6 +114,8 @@ const report = shape(
           place: text,
           extent: text,
           condition: text,
+          mostKmh: { type: 'number', description: 'km/h' },
+          due: time,
           fixed: text,
           note: text,
           spot: shape({ x: { type: 'number' }, y: { type: 'number' } }),
@@ -111,36 +124,80 @@ const report = shape(
     ),
     carried: list(shape({ about: id, title: text, grade, words: text })),
     acknowledged: list(shape({ defect: id, at: time })),
-    verdict: shape({
-      headline: { enum: ['rolls', 'limits', 'stays'] },
-      shown: text,
-      capabilities: list(
-        shape({
-          capability: text,
-          state: { enum: ['clear', 'limited', 'blocked'] },
-          because: list(text),
-        }),
-      ),
-      conditions: list(text),
-    }),
+    verdict: shape(
+      {
+        headline,
+        capabilities: list(
+          shape({
+            capability: text,
+            state: { enum: ['clear', 'limited', 'blocked'] },
+            because: list(text),
+          }),
+        ),
+        conditions: list(text),
+      },
+      { shown: text, mostKmh: { type: 'number', description: 'km/h' } },
+    ),
     signature,
   },
-  { odometer: { type: 'number', description: 'metres' } },
+  {
+    odometer: { type: 'number', description: 'metres' },
+    rig: shape({
+      units: { ...list(shape({ ...unit, report: id }, fitted)), minItems: 1 },
+      headline,
+      shown: text,
+    }),
+    job: shape({ needs: list(text) }, { title: text }),
+  },
 );
 const addition = shape(
   {
     id,
-    kind: { enum: ['certified', 'acknowledged', 'annotated'] },
+    kind: {
+      enum: [
+        'certified',
+        'countersigned',
+        'acknowledged',
+        'worked',
+        'overridden',
+        'released',
+        'signed-out',
+        'returned',
+        'annotated',
+      ],
+    },
     report: id,
     at: time,
     by: person,
   },
-  { defect: id, outcome: text, words: text, until: text, signature },
+  {
+    defect: id,
+    about: id,
+    outcome: text,
+    words: text,
+    until: text,
+    needs: list(text),
+    conditions: list(text),
+    minutes: { type: 'integer' },
+    parts: list(shape({ words: text, count: { type: 'integer' } })),
+    photos: list(
+      shape(
+        {
+          id,
+          width: { type: 'integer' },
+          height: { type: 'integer' },
+          when: { enum: ['before', 'after'] },
+        },
+        { sha256: hex(64) },
+      ),
+    ),
+    signature,
+  },
 );
 
 export const reportSchema = {
   $schema: 'http://json-schema.org/draft-07/schema#',
-  $id: 'nazar-report-1.schema.json',
-  title: 'Nazar vehicle inspection report, version 1',
+  $id: 'nazar-report-2.schema.json',
+  title: 'Nazar vehicle inspection report, versions 1 and 2',
   ...shape({ report, seal, additions: list(shape({ addition, seal })) }),
 } as const;

@@ -1,13 +1,5 @@
-import type {
-  Capability,
-  Catalogue,
-  Check,
-  Circumstance,
-  Module,
-  Phase,
-  Place,
-  Zone,
-} from '../catalogue';
+import { CAPABILITIES } from '../catalogue';
+import type { Capability, Catalogue, Check, Circumstance, Phase, Place, Zone } from '../catalogue';
 import { placeUnits, type PlacedUnit } from './place';
 
 /** A unit as the depot keeps it. Specification values are SI. */
@@ -17,6 +9,8 @@ export interface Unit {
   readonly title: string;
   readonly plate: string;
   readonly moduleId: string;
+  /** Modules fitted to it for good: a liftgate, a crane. */
+  readonly fitted?: readonly string[];
   readonly specification: Readonly<Record<string, number>>;
 }
 
@@ -68,7 +62,8 @@ export interface RigRequest {
  */
 export function composeRig(request: RigRequest): Rig {
   const placed = placeUnits(request.units, request.catalogue);
-  const towing = placed.length > 1;
+  const rolling = placed.filter(({ hostId }) => hostId === undefined);
+  const towing = rolling.length > 1;
   const circumstances = new Set<Circumstance>(request.circumstances);
   if (towing) circumstances.add('towing');
   const zones = placed.flatMap((unit) => unit.module.zones.map((zone) => toRigZone(unit, zone)));
@@ -81,20 +76,24 @@ export function composeRig(request: RigRequest): Rig {
   return {
     units: placed,
     length: Math.max(...placed.map((unit) => unit.offset + unit.module.length)),
-    width: Math.max(...placed.map((unit) => unit.module.width)),
-    height: Math.max(...placed.map((unit) => unit.module.height)),
+    width: Math.max(...placed.map(({ aside, module }) => 2 * Math.abs(aside) + module.width)),
+    height: Math.max(...placed.map(({ lift, module }) => lift + module.height)),
     towing,
-    combinationAir: placed.filter((unit) => unit.module.airBrakes).length > 1,
+    combinationAir: rolling.filter((unit) => unit.module.airBrakes).length > 1,
     zones,
     instances,
-    capabilities: rigCapabilities(placed.map((unit) => unit.module)),
+    capabilities: rigCapabilities(placed, towing),
   };
 }
 
-/** The first unit's capabilities; `tow` only when something is behind it. */
-function rigCapabilities(modules: readonly Module[]): Capability[] {
-  const [first, ...behind] = modules;
-  return first.capabilities.filter((each) => each !== 'tow' || behind.length > 0);
+/** What the units can do together: `tow` only when something is coupled, `road` only by the one that drives. */
+function rigCapabilities(placed: readonly PlacedUnit[], towing: boolean): Capability[] {
+  const all = new Set(
+    placed.flatMap(({ module }, index) =>
+      module.capabilities.filter((each) => index === 0 || (each !== 'road' && each !== 'tow')),
+    ),
+  );
+  return CAPABILITIES.filter((each) => all.has(each) && (each !== 'tow' || towing));
 }
 
 function toRigZone(placed: PlacedUnit, zone: Zone): RigZone {
@@ -109,12 +108,12 @@ function toRigZone(placed: PlacedUnit, zone: Zone): RigZone {
     key: `${placed.unit.id}/${zone.id}`,
     unit: placed.unit,
     x: placed.offset + (inGap ? placed.module.length : zone.x),
-    y: inGap ? -(placed.module.width / 2 + 0.8) : zone.y,
+    y: placed.aside + (inGap ? -(placed.module.width / 2 + 0.8) : zone.y),
   };
 }
 
 function toInstances(placed: PlacedUnit, check: Check): CheckInstance[] {
-  const { unit, module, offset } = placed;
+  const { unit, module, offset, aside } = placed;
   const one = (zoneId: string, x: number, y: number, place?: Place): CheckInstance => ({
     key: place ? `${unit.id}/${check.id}/${place.id}` : `${unit.id}/${check.id}`,
     unit,
@@ -122,7 +121,7 @@ function toInstances(placed: PlacedUnit, check: Check): CheckInstance[] {
     place,
     zoneKey: `${unit.id}/${zoneId}`,
     x: offset + x,
-    y,
+    y: aside + y,
   });
   if (!check.each) {
     const zone = module.zones.find((each) => each.id === check.zone);

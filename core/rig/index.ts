@@ -6,4 +6,5 @@ export {
   type RigZone,
   type Unit,
 } from './compose';
+export { findModuleOfUnit, moduleOfUnit } from './fit';
 export type { PlacedUnit } from './place';

@@ -80,7 +80,7 @@ describe('what does not make a rig', () => {
 
   it('refuses a joint of another sort', () => {
     const [first, second] = catalogue.modules;
-    const ball = { ...second, joints: { front: { sort: 'ball', x: 0 } } };
+    const ball = { ...second, joints: { front: { sort: 'ball' as const, x: 0 } } };
     const request = {
       units: [truck, trailer],
       phase: 'pre-trip' as const,

@@ -1,4 +1,4 @@
-import { verifyReport, toFileText } from '@nazar/core/report';
+import { verifyReport, toFileText } from '@nazar/core/seal';
 import { generateKeyPairSync } from 'node:crypto';
 import { toSealKey } from '../report/seal-key';
 import { connectAsOwner, connectServing, inOrganisation } from '../store/connection';

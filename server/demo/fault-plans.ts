@@ -29,6 +29,14 @@ export const trailerFaults: readonly FaultPlan[] = [
   { on: 'tag-trailer.ramp.hinge/rear-lamps-right', symptom: 'ramp-spring' },
 ];
 
+/** Found and mended every other week, by unit. */
+export const recurring: Readonly<Record<string, readonly FaultPlan[]>> = {
+  '223': [{ on: 'truck.mirror.outside/mirror-right', symptom: 'mirror-loose' }],
+  '214': [{ on: 'truck.body.mud-flap/drive-right', symptom: 'flap-gone' }],
+  '305': [{ on: 'truck.lamp.side/side-left', symptom: 'lamp-out' }],
+  '931': [{ on: 'tag-trailer.body.fender/side-right', symptom: 'fender-loose' }],
+};
+
 /** What stands open when the demo opens, by unit: the last walks report these. */
 export const standing: Readonly<Record<string, readonly FaultPlan[]>> = {
   '223': [

@@ -13,9 +13,10 @@ import { ensurePartitions } from '../store/partitions';
 import { insertPhoto } from '../store/photos';
 import { nameKey } from '../store/sign-ins';
 import { seededChance, type Chance } from './chance';
-import { mended, standing, trailerFaults, truckFaults } from './fault-plans';
+import { mended, recurring, standing, trailerFaults, truckFaults } from './fault-plans';
 import { makePicture } from './pictures';
 import { drawSignature } from './signature';
+import { seedUpkeep } from './upkeep';
 import { makeWalk, type FaultPlan, type WalkPlan } from './walk';
 import {
   demoId,
@@ -67,12 +68,14 @@ export async function seedDemo(request: SeedRequest): Promise<void> {
     const answers = await takeIn(db, asPerson(plan.driver), walk.events);
     const refused = answers.find((answer) => answer.status === 'refused');
     if (refused) throw new Error(`The demo's own walk was refused: ${JSON.stringify(refused)}`);
-    const ended = walk.events[walk.events.length - 1].at;
+    const ended = walk.events.findLast(({ type }) => type === 'signed')?.at ?? plan.begin;
     await sealInspection(db, key, organisation.id, walk.inspectionId, new Date(ended + 4000));
+    await sealAdditions(db, key, organisation.id, walk.inspectionId, new Date(ended + 9000));
     await mend(request, plan, chance, ended);
     done += 1;
     request.onProgress?.(done, plans.length);
   }
+  await seedUpkeep(db, now, chance);
 }
 
 function asPerson(person: DemoPerson) {
@@ -83,7 +86,15 @@ async function insertWorld(owner: Knex): Promise<void> {
   await owner('organisations').insert({ ...organisation, units_habit: 'customary' });
   const inHalvern = { organisation_id: organisation.id };
   await inOrganisation(owner, organisation.id, async (trx) => {
-    await trx('depots').insert(depots.map((depot) => ({ ...depot, ...inHalvern })));
+    await trx('depots').insert(
+      depots.map(({ id, name, choice }) => ({
+        id,
+        name,
+        policy_id: choice.usual,
+        policies_by_class: JSON.stringify(choice.byClass),
+        ...inHalvern,
+      })),
+    );
     await trx('people').insert(
       people.map(({ id, name, role, depotId }) => ({
         id,
@@ -100,6 +111,7 @@ async function insertWorld(owner: Knex): Promise<void> {
         title: unit.title,
         plate: unit.plate,
         module_id: unit.moduleId,
+        fitted: [...(unit.fitted ?? [])],
         depot_id: unit.depotId,
         specification: JSON.stringify(unit.specification),
         ...inHalvern,
@@ -133,6 +145,7 @@ function planDays(now: Date, chance: Chance): WalkPlan[] {
     rigs.forEach((rig, index) => {
       const last = day === 1;
       const mending = day === 2 && mended[rig.numbers[0]] !== undefined;
+      if (day > (rig.lastDays ?? DAYS)) return;
       if (!last && !mending && (day + index) % 4 !== 0) return;
       if (last && mended[rig.numbers[0]] !== undefined) return;
       const driven = kilometres.get(rig.title) ?? 0;
@@ -142,7 +155,7 @@ function planDays(now: Date, chance: Chance): WalkPlan[] {
         ? standingFaults(rig)
         : mending
           ? [mended[rig.numbers[0]]]
-          : someFaults(rig, chance);
+          : [...someFaults(rig, chance), ...recurringFaults(rig, day)];
       plans.push(plan(rig, 'pre-trip', begin, DAYS - day, driven, faults, chance));
       const added = chance.whole(90, 260);
       kilometres.set(rig.title, driven + added);
@@ -184,18 +197,31 @@ function plan(
     place: depots.find(({ id }) => id === driver.depotId)?.name ?? '',
     startKilometres: 120_000 + Number(rig.numbers[0]) * 137,
     acknowledge: [],
+    choice: depots.find(({ id }) => id === driver.depotId)?.choice ?? depots[0].choice,
+    hoursOut: chance.whole(5, 7),
   };
 }
 
 function onRig(rig: DemoRig, faults: readonly FaultPlan[]): FaultPlan[] {
-  return faults.filter(({ on }) => rig.numbers.length > 1 || on.startsWith('truck.'));
+  const modules = rig.numbers.map((number) => unitByNumber(number).moduleId);
+  return faults.filter(({ on }) =>
+    modules.includes(on.startsWith('truck.') ? 'straight-truck-air' : 'tag-trailer-air'),
+  );
 }
 
 function someFaults(rig: DemoRig, chance: Chance): FaultPlan[] {
   if (chance.share() < 0.55) return [];
-  const first = chance.pick(onRig(rig, [...truckFaults, ...trailerFaults]));
-  const second = chance.pick(onRig(rig, truckFaults));
+  const possible = onRig(rig, [...truckFaults, ...trailerFaults]);
+  // Other equipment breaks down too, but not in these two weeks.
+  if (possible.length === 0) return [];
+  const first = chance.pick(possible);
+  const second = chance.pick(possible);
   return chance.share() < 0.25 && first !== second ? [first, second] : [first];
+}
+
+/** A part that the workshop mends again and again: it makes the unit's weak spot. */
+function recurringFaults(rig: DemoRig, day: number): FaultPlan[] {
+  return rig.numbers.flatMap((number) => (day % 12 < 4 ? (recurring[number] ?? []) : []));
 }
 
 function standingFaults(rig: DemoRig): FaultPlan[] {
@@ -244,8 +270,9 @@ async function mend(
   chance: Chance,
   ended: number,
 ): Promise<void> {
-  const { db, key, now } = request;
-  if (now.getTime() - ended < 1.2 * DAY) return;
+  const { db, key } = request;
+  // What yesterday's walks found stands open today, whatever the hour.
+  if (plan.days >= DAYS - 1) return;
   const mechanic = people.find(
     ({ role, depotId }) => role === 'mechanic' && depotId === plan.driver.depotId,
   );

@@ -1,8 +1,10 @@
 import { catalogue, type Circumstance, type Phase, type Symptom } from '@nazar/core/catalogue';
-import { policyById } from '@nazar/core/grading';
+import { chosenPolicyId, findObjections, type PolicyChoice } from '@nazar/core/grading';
 import {
   assess,
+  circumstancesOf,
   fold,
+  policiesOfWalk,
   type AnyEvent,
   type InspectionEvent,
   type Payloads,
@@ -37,9 +39,11 @@ export interface WalkPlan {
   readonly kilometres: number;
   readonly startKilometres: number;
   readonly days: number;
+  readonly hoursOut: number;
   readonly faults: readonly FaultPlan[];
   /** Repairs to acknowledge. */
   readonly acknowledge: readonly string[];
+  readonly choice: PolicyChoice;
 }
 
 export interface MadeWalk {
@@ -76,11 +80,17 @@ export function makeWalk(
     } as InspectionEvent);
   };
   const rig = composeRig({ ...plan, catalogue });
+  const policyOf = (vehicleClass: Parameters<typeof chosenPolicyId>[1]) =>
+    chosenPolicyId(plan.choice, vehicleClass);
   add('begun', {
     unitIds: plan.units.map((unit) => unit.id),
     phase: plan.phase,
     catalogueVersion: catalogue.version,
-    policyId: 'two-step',
+    policyId: policyOf(rig.units[0].module.vehicleClass),
+    policies: Object.fromEntries(
+      rig.units.map(({ unit, module }) => [unit.id, policyOf(module.vehicleClass)]),
+    ),
+    ...(rig.towing && { job: { needs: ['tow' as const] } }),
     circumstances: plan.circumstances.filter((each) => each !== 'towing'),
     temperatureC: plan.temperatureC,
     place: plan.place,
@@ -96,19 +106,45 @@ export function makeWalk(
       answer(instance, plan, chance, add, at, photos);
     }
   }
-  const inspection = fold(inspectionId, events as AnyEvent[]);
-  const { verdict } = assess({
-    inspection,
-    rig,
-    policy: policyById('two-step'),
-    known: [],
-    unread: [],
-  });
+  const look = () => {
+    const inspection = fold(inspectionId, events as AnyEvent[]);
+    const { begun } = inspection;
+    if (!begun) throw new RangeError('A walk begins with its beginning.');
+    const policiesOf = policiesOfWalk(begun, rig, plan.choice);
+    const seen = assess({ inspection, rig, policiesOf, known: [], unread: [] });
+    return { inspection, begun, ...seen };
+  };
+  // Too close to a limit to tell: measured once more, as the phone would ask.
+  for (const { key } of look().missing) {
+    at += 20_000;
+    const before = events.findLast(
+      (event) => event.type === 'measured' && event.payload.key === key,
+    );
+    if (before?.type === 'measured') add('measured', before.payload);
+  }
+  const { inspection, begun, verdict, findings } = look();
   at += 30_000;
   add('signed', {
     signature: drawSignature(plan.driver.name, chance),
     headline: verdict.headline,
   });
+  const needs = begun.job?.needs ?? [];
+  const mayLeave =
+    plan.phase === 'pre-trip' &&
+    findObjections({
+      verdict,
+      findings,
+      needs,
+      circumstances: circumstancesOf(inspection, rig),
+      officerReleases: false,
+      released: false,
+    }).length === 0;
+  if (mayLeave) {
+    at += 90_000;
+    add('signed-out', { purpose: 'job', needs, conditions: verdict.conditions });
+    at += plan.hoursOut * 3_600_000;
+    add('returned', {});
+  }
   return { inspectionId, events, photos };
 }
 

@@ -1,4 +1,4 @@
-import { toSi, type UnitName } from '@nazar/core/quantity';
+import { fromSi, toSi, type UnitName } from '@nazar/core/quantity';
 import type { CheckInstance } from '@nazar/core/rig';
 import type { Chance } from './chance';
 
@@ -20,6 +20,13 @@ function ownShare(key: string): number {
   return sum / 1009;
 }
 
+/** The placard of the axle, from the unit's own card, psi. */
+function coldPressureOf({ check, unit }: CheckInstance): number {
+  const limit = check.reading?.bands[0]?.limit;
+  const si = limit?.from === 'specification' ? unit.specification[limit.field] : undefined;
+  return si === undefined ? 90 : fromSi(si, 'psi');
+}
+
 /**
  * What would be read at this place after so many kilometres since the demo began: tread goes
  * down, a steer tyre loses a little each week, the compressor tires slowly.
@@ -39,9 +46,9 @@ export function readAt(
     return typed(Math.max(5.4, start - kilometres / 2600 + chance.about(0, 0.25)), '32nds', 0);
   }
   if (name.startsWith('tyre.pressure')) {
-    const cold = name.endsWith('steer') ? 110 : name.endsWith('dual') ? 95 : 90;
-    const leak = own > 0.7 ? (days % 21) * 0.25 : 0;
-    return typed(cold - leak + chance.about(0, 1.2), 'psi', 0);
+    const cold = coldPressureOf(instance);
+    const leak = own > 0.7 ? ((days % 21) * 0.25 * cold) / 100 : 0;
+    return typed(cold - leak + (chance.about(0, 1.2) * cold) / 100, 'psi', 0);
   }
   switch (name) {
     case 'records.odometer':
@@ -64,6 +71,8 @@ export function readAt(
       return typed(27 + own * 5 + kilometres / 1500 + chance.about(0, 1.5), 's', 0);
     case 'air.cut-in':
       return typed(106 + chance.about(0, 1.2), 'psi', 0);
+    case 'edge.depth':
+      return typed(128 - days * 0.6 - own * 30 + chance.about(0, 1), 'mm', 0);
     case 'coupling.breakaway-battery':
       return typed(12.75 - days * 0.002 + chance.about(0, 0.04), 'V', 2);
     default:

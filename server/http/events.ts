@@ -1,7 +1,7 @@
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import { takeIn } from '../intake/take-in';
-import { sealAdditions, sealInspection } from '../report/seal-pending';
+import { ADDING_TYPES, sealAdditions, sealInspection } from '../report/seal-pending';
 import type { SealKey } from '../report/seal-key';
 import { inOrganisation } from '../store/connection';
 import type { Person } from '../store/sessions';
@@ -62,7 +62,7 @@ async function sealWhatFollows(
     trx('defects').whereIn('id', read).distinct('inspection_id'),
   );
   for (const id of new Set([
-    ...inspectionsWith('certified', 'annotated'),
+    ...inspectionsWith(...ADDING_TYPES),
     ...reportedIn.map((row) => row.inspection_id as string),
   ]))
     await sealAdditions(db, key, person.organisationId, id, now);

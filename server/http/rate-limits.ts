@@ -1,5 +1,6 @@
 import { ipKeyGenerator, rateLimit, type Store } from 'express-rate-limit';
 import type { Knex } from 'knex';
+import { countTry, forgetCounter, takeBackTry } from '../store/rate-counters';
 import { Problem } from './problems';
 
 /** Counters in PostgreSQL, so that every process behind a load balancer counts the same. */
@@ -11,27 +12,11 @@ function countersIn(db: Knex, prefix: string): Store {
       windowMs = options.windowMs;
     },
     increment: async (key) => {
-      const { rows } = await db.raw(
-        `insert into rate_counters (key, hits, reset_at)
-           values (?, 1, now() + make_interval(secs => ?))
-         on conflict (key) do update set
-           hits = case when rate_counters.reset_at < now() then 1 else rate_counters.hits + 1 end,
-           reset_at = case when rate_counters.reset_at < now() then excluded.reset_at else rate_counters.reset_at end
-         returning hits, reset_at`,
-        [`${prefix}:${key}`, windowMs / 1000],
-      );
-      return { totalHits: rows[0].hits, resetTime: rows[0].reset_at };
+      const { hits, resetAt } = await countTry(db, `${prefix}:${key}`, windowMs);
+      return { totalHits: hits, resetTime: resetAt };
     },
-    decrement: async (key) => {
-      await db('rate_counters')
-        .where({ key: `${prefix}:${key}` })
-        .decrement('hits', 1);
-    },
-    resetKey: async (key) => {
-      await db('rate_counters')
-        .where({ key: `${prefix}:${key}` })
-        .delete();
-    },
+    decrement: (key) => takeBackTry(db, `${prefix}:${key}`),
+    resetKey: (key) => forgetCounter(db, `${prefix}:${key}`),
   };
 }
 

@@ -1,5 +1,5 @@
-import { verifyReport, type ReportFile } from '@nazar/core/report';
-import { faultOf, instanceOf, makeRig, signature, walkSound } from '@nazar/core/testing';
+import { verifyReport, type ReportFile } from '@nazar/core/seal';
+import { faultOf, instanceOf, makeRig, signature, truck, walkSound } from '@nazar/core/testing';
 import request from 'supertest';
 import sharp from 'sharp';
 import { v4 as anyId } from 'uuid';
@@ -64,17 +64,26 @@ describe('a sealed report', () => {
   it('is chained to the one before, for each unit', async () => {
     const first = JSON.parse(await download(await walk())) as ReportFile;
     const second = JSON.parse(await download(await walk())) as ReportFile;
-    expect(second.seal.chain).toHaveLength(2);
-    second.seal.chain.forEach((link, index) => {
-      expect(link.previous).toBe(first.seal.hash);
-      expect(link.sequence).toBe(first.seal.chain[index].sequence + 1);
+    const [link] = second.seal.chain;
+    expect(second.seal.chain).toHaveLength(1);
+    expect(link.previous).toBe(first.seal.hash);
+    expect(link.sequence).toBe(first.seal.chain[0].sequence + 1);
+    // The trailer has a report and a chain of its own, which the truck's report names.
+    const trailerOf = async ({ report }: ReportFile) =>
+      JSON.parse(await download(report.rig?.units[1].report ?? '')) as ReportFile;
+    const [former, latter] = [await trailerOf(first), await trailerOf(second)];
+    expect(latter.report.units.map(({ number }) => number)).toEqual(['931']);
+    expect(latter.seal.chain[0]).toEqual({
+      unit: latter.report.units[0].id,
+      sequence: former.seal.chain[0].sequence + 1,
+      previous: former.seal.hash,
     });
   });
 
   it('keeps an unbroken chain when many are sealed at once', async () => {
     await Promise.all(Array.from({ length: 6 }, () => walk()));
     const rows = await inOrganisation(server.owner, halvern.id, (trx) =>
-      trx('reports').select('seal'),
+      trx('reports').where({ unit_id: truck.id }).select('seal'),
     );
     const links = rows
       .map(({ seal }) => ({ hash: seal.hash, ...seal.chain[0] }))
@@ -145,7 +154,7 @@ describe('a sealed report', () => {
 
   it('publishes its schema', async () => {
     const answer = await request(server.app).get('/api/schema/report').expect(200);
-    expect(JSON.parse(answer.text)).toMatchObject({ $id: 'nazar-report-1.schema.json' });
+    expect(JSON.parse(answer.text)).toMatchObject({ $id: 'nazar-report-2.schema.json' });
   });
 });
 

@@ -1,8 +1,10 @@
-import { uuid } from '@nazar/core/inspection';
-import { reportSchema, toFileText } from '@nazar/core/report';
+import { uuid } from '@nazar/core/validation';
+import { reportSchema } from '@nazar/core/report';
+import { toFileText } from '@nazar/core/seal';
 import { Router, type Request } from 'express';
 import type { Knex } from 'knex';
-import { renderReport } from '../report/pdf/render-report';
+import { toCsv } from '../report/report-csv';
+import { renderReport, type Paper } from '../report/pdf/render-report';
 import { inOrganisation } from '../store/connection';
 import { findPhoto } from '../store/photos';
 import { findReport, listSealKeys } from '../store/reports';
@@ -23,7 +25,8 @@ export function publicReportRouter(db: Knex): Router {
 
 /**
  * GET /reports/:id → the report file (open format); ?download gives it a file name.
- * GET /reports/:id/pdf → the same on paper. 404 when it is not of the own organisation.
+ * GET /reports/:id/pdf?paper=a4|letter → the same on paper; without a choice as the organisation measures.
+ * GET /reports/:id/defects.csv and /readings.csv → tables (RFC 4180). 404 when it is not of the own organisation.
  */
 export function reportsRouter(db: Knex): Router {
   const router = Router();
@@ -45,7 +48,11 @@ export function reportsRouter(db: Knex): Router {
     const { person, report, seal, additions } = await load(request);
     const photos = await inOrganisation(db, person.organisationId, async (trx) => {
       const found = new Map<string, Buffer>();
-      for (const { id } of report.defects.flatMap((defect) => defect.photos)) {
+      const all = [
+        ...report.defects.flatMap((defect) => defect.photos),
+        ...additions.flatMap(({ addition }) => addition.photos ?? []),
+      ];
+      for (const { id } of all) {
         const bytes = await findPhoto(trx, id);
         if (bytes) found.set(id, bytes);
       }
@@ -54,14 +61,36 @@ export function reportsRouter(db: Knex): Router {
     const habit = await db('organisations')
       .where({ id: person.organisationId })
       .first('units_habit');
-    const pdf = await renderReport({ report, seal, additions, photos, habit: habit.units_habit });
+    const pdf = await renderReport({
+      report,
+      seal,
+      additions,
+      photos,
+      habit: habit.units_habit,
+      paper: paperOf(request.query.paper) ?? (habit.units_habit === 'customary' ? 'letter' : 'a4'),
+    });
     response
       .set('Content-Disposition', `inline; filename="${fileName(report)}.pdf"`)
       .type('application/pdf')
       .send(pdf);
   });
 
+  router.get('/reports/:id/:table.csv', async (request, response) => {
+    const { report } = await load(request);
+    const { table } = request.params;
+    if (table !== 'defects' && table !== 'readings')
+      throw new Problem(404, 'not-found', 'There is a table of defects and one of readings.');
+    response
+      .attachment(`${fileName(report)}-${table}.csv`)
+      .type('text/csv')
+      .send(toCsv(report, table));
+  });
+
   return router;
+}
+
+function paperOf(value: unknown): Paper | undefined {
+  return value === 'a4' || value === 'letter' ? value : undefined;
 }
 
 function fileName(report: { units: readonly { number: string }[]; signedAt: string }): string {

@@ -1,4 +1,4 @@
-import { plainText } from '@nazar/core/inspection';
+import { plainText } from '@nazar/core/validation';
 import { hash, verify } from '@node-rs/argon2';
 import { Router } from 'express';
 import type { Knex } from 'knex';

@@ -1,9 +1,9 @@
 import type { Refusal } from '@nazar/core/inspection';
-import type { CertifyRefusal } from '@nazar/core/repair';
+import type { LifeRefusal } from '@nazar/core/repair';
 
 export type RefusalCode =
   | Refusal
-  | CertifyRefusal
+  | LifeRefusal
   | 'malformed'
   | 'unknown-type'
   | 'other-person'
@@ -12,7 +12,18 @@ export type RefusalCode =
   | 'catalogue-unknown'
   | 'no-rig'
   | 'not-complete'
-  | 'mechanics-only';
+  | 'mechanics-only'
+  | 'workshop-only'
+  | 'supervisors-only'
+  | 'other-walk'
+  | 'not-on-this-rig'
+  | 'nothing-to-acknowledge'
+  | 'unit-is-out'
+  | 'report-too-old'
+  | 'may-not-leave'
+  | 'no-such-finding'
+  | 'major-not-overridden'
+  | 'no-such-mechanic';
 
 /** Each refusal as a sentence that says what to do. */
 export const sentences: Readonly<Record<RefusalCode, string>> = {
@@ -40,4 +51,30 @@ export const sentences: Readonly<Record<RefusalCode, string>> = {
   'grade-not-deferrable':
     'A defect of this grade cannot be put off. Repair it or keep the unit in.',
   'until-passed': 'Choose a day after today for the deferral.',
+  'own-report':
+    'You reported this defect yourself. Under this policy somebody else certifies the repair.',
+  'no-repair-not-allowed':
+    'This policy does not know “no repair needed”. Repair it, or put it off if its grade allows it.',
+  'changed-meanwhile':
+    'Somebody changed this defect while you had it open. Read it again, then decide.',
+  'not-awaiting': 'This defect does not wait for a second signature.',
+  'own-repair': 'The second signature must be of somebody else than the mechanic.',
+  'workshop-only': 'Only the workshop and supervisors do this.',
+  'supervisors-only': 'Only a supervisor does this.',
+  'other-walk': 'This walk belongs to somebody else. Only its own driver signs and reads for it.',
+  'not-on-this-rig':
+    'This repair is on a unit that is not part of this walk. Its own driver reads it.',
+  'nothing-to-acknowledge': 'This defect is not mended yet, so there is no repair to read.',
+  'unit-is-out': 'A unit of this rig is out already. Have it returned first.',
+  'report-too-old': 'The walk is too old. Walk round it again before it leaves.',
+  'may-not-leave': 'This rig may not leave for this job.',
+  'no-such-finding': 'There is no such condition to take off.',
+  'major-not-overridden':
+    'This is major. Nobody may override it; it must be repaired and certified.',
+  'no-such-mechanic': 'Choose a mechanic of this depot.',
+  'already-signed-out': 'This rig was signed out on this walk already.',
+  'not-signed-out': 'This rig was not signed out on this walk.',
+  'already-returned': 'This rig was returned already.',
+  'not-a-pre-trip': 'Only a pre-trip walk covers a sign-out. Walk round it before it leaves.',
+  'already-overridden': 'A supervisor has taken this condition off already.',
 };

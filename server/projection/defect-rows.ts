@@ -1,9 +1,26 @@
-import type { Standing } from '../intake/take-in';
+import { dueOf } from '@nazar/core/grading';
+import type { Standing } from '../intake/stand';
 
 const RANKS: Readonly<Record<string, number>> = { sound: 0, note: 1, minor: 2, major: 3 };
 
+/** Metres on the odometer that this walk read, of one unit. */
+export function odometerOf(
+  unitId: string,
+  rig: Standing['rig'],
+  inspection: Standing['inspection'],
+): number | undefined {
+  const instance = rig.instances.find(
+    ({ unit, check }) => unit.id === unitId && check.reading?.kind === 'distance',
+  );
+  const answer = instance && inspection.answers.get(instance.key);
+  return answer?.outcome === 'measured' ? answer.readings.at(-1)?.value : undefined;
+}
+
 /** The faults of a walk as the workshop will see them, graded as they stand now. */
-export function defectRows({ inspection, rig, units, assessment }: Standing) {
+export function defectRows({ inspection, rig, units, policiesOf, assessment }: Standing) {
+  const metres = new Map(
+    rig.units.map(({ unit }) => [unit.id, odometerOf(unit.id, rig, inspection)]),
+  );
   return rig.instances.flatMap((instance) => {
     const assessed = assessment.byKey.get(instance.key);
     if (assessed?.answer?.outcome !== 'fault' || !assessed.graded) return [];
@@ -11,6 +28,8 @@ export function defectRows({ inspection, rig, units, assessment }: Standing) {
     const finding = assessment.findings.find((each) => each.about === instance.key);
     const symptom = instance.check.symptoms.find((each) => each.id === fault.symptomId);
     const graded = finding ?? assessed.graded;
+    const policies = policiesOf(instance.unit.id);
+    const due = dueOf(policies, graded.grade, symptom?.system, assessed.answer.at);
     const mended = fault.fixed !== undefined && graded.chain.some(({ code }) => code === 'fixed');
     return [
       {
@@ -27,7 +46,14 @@ export function defectRows({ inspection, rig, units, assessment }: Standing) {
         grade_rank: RANKS[graded.grade],
         blocks: graded.blocks,
         reasons: graded.chain,
-        condition: assessed.graded.condition,
+        symptom_id: fault.symptomId,
+        system: symptom?.system ?? instance.check.symptoms[0].system,
+        condition: graded.condition,
+        bars: graded.bars,
+        most_kmh: graded.mostKmh,
+        policy_ids: policies.map(({ id }) => id),
+        due_at: due && new Date(due.at).toISOString(),
+        reported_metres: metres.get(instance.unit.id),
         note: fault.note,
         fixed: fault.fixed,
         spot: fault.spot,

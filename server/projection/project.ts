@@ -1,28 +1,66 @@
 import type { InspectionEvent } from '@nazar/core/inspection';
 import type { Knex } from 'knex';
-import type { Standing } from '../intake/take-in';
+import type { Standing } from '../intake/stand';
+import type { Bearing, FormerRepair } from '../store/open-inspection';
 import type { Person } from '../store/sessions';
-import { defectRows } from './defect-rows';
+import { defectRows, odometerOf } from './defect-rows';
 import { INSERT_WALK, touchesDefects, walkBindings } from './insert-walk';
+import { projectAfterwards } from './project-afterwards';
+import { projectFindings } from './project-findings';
 
 const iso = (milliseconds: number) => new Date(milliseconds).toISOString();
 
+export interface ProjectRequest {
+  readonly person: Pick<Person, 'organisationId'>;
+  readonly standing: Standing;
+  readonly accepted: readonly InspectionEvent[];
+  /** Nothing of this inspection was stored before. */
+  readonly isNew: boolean;
+  /** What was open before these events. */
+  readonly bearing: Bearing;
+  /** Former repairs on what these events find faulty. */
+  readonly repairs: readonly FormerRepair[];
+}
+
+/** Whole in {@link INSERT_WALK}. */
+const OF_THE_WALK = new Set<InspectionEvent['type']>([
+  'begun',
+  'answered',
+  'measured',
+  'faulted',
+  'signed',
+]);
+
 /** Log to tables, in the transaction that stores the events. */
-export async function project(
-  trx: Knex.Transaction,
-  person: Person,
-  standing: Standing,
-  accepted: readonly InspectionEvent[],
-  isNew: boolean,
-): Promise<void> {
-  const bindings = walkBindings(person, standing, accepted, isNew);
+export async function project(trx: Knex.Transaction, request: ProjectRequest): Promise<void> {
+  const { person, standing, accepted, isNew } = request;
+  const bindings = walkBindings(request);
   await trx.raw(INSERT_WALK, bindings).options({ name: 'insert-walk' });
-  if (!isNew && accepted.some((event) => event.type === 'signed'))
-    await trx('inspection_units')
-      .where({ inspection_id: standing.inspection.id })
-      .update({ signed_at: iso(standing.inspection.signed?.at ?? 0) });
+  if (!isNew) await updateUnits(trx, standing, accepted);
   if (!isNew && touchesDefects(accepted)) await withdrawTakenBack(trx, standing);
-  for (const event of accepted) await projectLife(trx, event, standing);
+  await projectFindings(trx, request);
+  for (const event of accepted)
+    if (!OF_THE_WALK.has(event.type)) await projectAfterwards(trx, person, event, standing);
+}
+
+/** Signature and odometer that arrived after the walk was begun. */
+async function updateUnits(
+  trx: Knex.Transaction,
+  { inspection, rig, units }: Standing,
+  accepted: readonly InspectionEvent[],
+): Promise<void> {
+  if (accepted.some((event) => event.type === 'signed'))
+    await trx('inspection_units')
+      .where({ inspection_id: inspection.id })
+      .update({ signed_at: iso(inspection.signed?.at ?? 0) });
+  if (!accepted.some((event) => event.type === 'measured')) return;
+  for (const { id } of units) {
+    const metres = odometerOf(id, rig, inspection);
+    if (metres !== undefined)
+      await trx('inspection_units')
+        .where({ inspection_id: inspection.id, unit_id: id })
+        .update({ metres });
+  }
 }
 
 /** A fault that the driver took back before signing is not open any more, but stays in the table. */
@@ -36,38 +74,4 @@ async function withdrawTakenBack(trx: Knex.Transaction, standing: Standing): Pro
       defectRows(standing).map(({ id }) => id),
     )
     .update({ status: 'withdrawn' });
-}
-
-async function projectLife(
-  trx: Knex.Transaction,
-  event: InspectionEvent,
-  { units }: Standing,
-): Promise<void> {
-  if (event.type === 'certified')
-    await trx('defects')
-      .where({ id: event.payload.defectId })
-      .whereIn('status', ['open', 'deferred'])
-      .update({
-        status: event.payload.outcome,
-        outcome: event.payload.outcome,
-        outcome_words: event.payload.words,
-        until: event.payload.until ?? null,
-        certified_at: iso(event.at),
-        certified_by: event.actorId,
-      });
-  if (event.type === 'acknowledged')
-    await trx('defects')
-      .where({ id: event.payload.defectId })
-      // A driver reads what was mended on the rig that is walked round, on no other.
-      .whereIn(
-        'unit_id',
-        units.map(({ id }) => id),
-      )
-      .whereIn('status', ['repaired', 'no-repair-needed'])
-      .update({
-        status: 'closed',
-        acknowledged_at: iso(event.at),
-        acknowledged_by: event.actorId,
-        acknowledged_in: event.inspectionId,
-      });
 }

@@ -1,5 +1,5 @@
 import type { Catalogue } from '@nazar/core/catalogue';
-import { hashOf } from '@nazar/core/report';
+import { hashOf } from '@nazar/core/seal';
 import type { Knex } from 'knex';
 
 /**

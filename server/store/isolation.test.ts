@@ -31,6 +31,7 @@ const WALLED = [
   'inspection_units',
   'readings',
   'defects',
+  'defect_steps',
   'reports',
   'chain_heads',
 ];
@@ -83,7 +84,21 @@ describe('the wall between organisations', () => {
       `select relname from pg_class where relrowsecurity and relkind in ('r', 'p') order by 1`,
     );
     const names = (rows as { relname: string }[]).map(({ relname }) => relname);
-    expect(names).toEqual([...WALLED, 'additions', 'photos'].sort());
+    expect(names).toEqual(
+      [
+        ...WALLED,
+        'additions',
+        'calendar_feeds',
+        'holds',
+        'outings',
+        'own_policies',
+        'photos',
+        'planned_jobs',
+        'removals',
+        'rule_changes',
+        'services_done',
+      ].sort(),
+    );
   });
 
   it('lets the serving role be no more than it must', async () => {

@@ -1,5 +1,6 @@
 import type { Knex } from 'knex';
 import * as first from './migrations/2026-11-25-first';
+import * as closingLoop from './migrations/2026-11-25-closing-loop';
 import * as openInspection from './migrations/2026-11-25-open-inspection';
 
 interface Migration {
@@ -11,6 +12,7 @@ interface Migration {
 const MIGRATIONS: readonly Migration[] = [
   { name: '2026-11-25-first', up: first.up },
   { name: '2026-11-25-open-inspection', up: openInspection.up },
+  { name: '2026-11-25-closing-loop', up: closingLoop.up },
 ];
 
 const migrationSource: Knex.MigrationSource<Migration> = {

@@ -1,4 +1,6 @@
+import type { Policy, PolicyChoice } from '@nazar/core/grading';
 import type { AnyEvent, KnownDefect, UnreadRepair } from '@nazar/core/inspection';
+import { OPEN_STATUSES, type DefectStatus } from '@nazar/core/repair';
 import type { Knex } from 'knex';
 import type { DepotUnit } from './units';
 
@@ -13,6 +15,25 @@ export interface OpenedInspection {
   /** Of the rig, front to rear; those of another organisation are simply not there. */
   readonly units: readonly DepotUnit[];
   readonly bearing: Bearing;
+  readonly rules: Rules;
+  /** Former repairs on the parts that are found faulty now. */
+  readonly repairs: readonly FormerRepair[];
+}
+
+export interface FormerRepair {
+  readonly defectId: string;
+  readonly key: string;
+  /** Milliseconds. */
+  readonly certifiedAt: number;
+  /** Metres, where it was read. */
+  readonly odometer?: number;
+}
+
+/** What the depot of the first unit grades by, as it stands now. */
+export interface Rules {
+  readonly choice: PolicyChoice | undefined;
+  /** Policies that the organisation brought itself. */
+  readonly own: readonly Policy[];
 }
 
 interface OpenDefect {
@@ -24,7 +45,14 @@ interface OpenDefect {
   readonly grade: KnownDefect['grade'];
   readonly blocks: KnownDefect['blocks'];
   readonly symptom: string;
-  readonly status: string;
+  readonly symptomId: string | null;
+  readonly system: KnownDefect['system'] | null;
+  readonly condition: string | null;
+  readonly bars: KnownDefect['bars'] | null;
+  readonly mostKmh: number | null;
+  readonly reportedAt: number;
+  readonly until: string | null;
+  readonly status: DefectStatus;
   readonly outcomeWords: string | null;
 }
 
@@ -32,31 +60,43 @@ interface OpenDefect {
  * Names the organisation of this transaction, becomes the only writer of the inspection until
  * it ends, and reads all that is needed to take entries in: one trip to the database.
  * @param asked ids of the units, used while the log does not name them yet
+ * @param faulted keys of the checks whose former repairs matter
  */
 export async function openInspection(
   trx: Knex.Transaction,
   organisationId: string,
   inspectionId: string,
   asked: readonly string[],
+  faulted: readonly string[] = [],
 ): Promise<OpenedInspection> {
   const { rows } = await trx
-    .raw('select open_inspection(?, ?, ?::uuid[]) as opened', [
+    .raw('select open_inspection(?, ?, ?::uuid[], ?::text[]) as opened', [
       organisationId,
       inspectionId,
       [...asked],
+      [...faulted],
     ] as never)
     .options({ name: 'open-inspection' });
-  const { log, units, open } = rows[0].opened as {
+  const { log, units, open, choice, own, repairs } = rows[0].opened as {
     log: AnyEvent[];
     units: DepotUnit[];
     open: OpenDefect[];
+    choice: PolicyChoice | null;
+    own: Policy[];
+    repairs: (Omit<FormerRepair, 'odometer'> & { odometer: number | null })[];
   };
-  return { log, units, bearing: toBearing(open) };
+  return {
+    log,
+    units,
+    bearing: toBearing(open),
+    rules: { choice: choice ?? undefined, own },
+    repairs: repairs.map((each) => ({ ...each, odometer: each.odometer ?? undefined })),
+  };
 }
 
 function toBearing(open: readonly OpenDefect[]): Bearing {
   const titleOf = ({ title, place }: OpenDefect) => (place ? `${title} (${place})` : title);
-  const isOpen = ({ status }: OpenDefect) => status === 'open' || status === 'deferred';
+  const isOpen = ({ status }: OpenDefect) => OPEN_STATUSES.includes(status);
   return {
     known: open.filter(isOpen).map((defect) => ({
       id: defect.id,
@@ -66,6 +106,13 @@ function toBearing(open: readonly OpenDefect[]): Bearing {
       grade: defect.grade,
       blocks: defect.blocks,
       words: defect.symptom,
+      symptomId: defect.symptomId ?? undefined,
+      system: defect.system ?? undefined,
+      condition: defect.condition ?? undefined,
+      bars: defect.bars ?? undefined,
+      mostKmh: defect.mostKmh ?? undefined,
+      reportedAt: defect.reportedAt,
+      until: defect.until ?? undefined,
     })),
     unread: open
       .filter((defect) => !isOpen(defect))

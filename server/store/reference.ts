@@ -3,7 +3,12 @@ import type { Knex } from 'knex';
 import { defectsOfUnits } from './defects';
 import { listSealKeys } from './reports';
 import type { Person } from './sessions';
-import { listRigs, listUnits } from './units';
+import { listJobs } from './jobs';
+import { listOutings } from './outings';
+import { findPolicyChoice, listOwnPolicies } from './rules';
+import { listRigs } from './rigs';
+import { listUnits } from './units';
+import { weakSpotsOf } from './weak-spots';
 
 /** What a phone caches to work offline. Each query is served by an index. */
 export async function readReference(trx: Knex, person: Person) {
@@ -18,8 +23,13 @@ export async function readReference(trx: Knex, person: Person) {
     depot: {
       id: depot.id as string,
       name: depot.name as string,
-      policyId: depot.policy_id as string,
+      choice: await findPolicyChoice(trx, person.depotId),
     },
+    ownPolicies: await listOwnPolicies(trx),
+    weakSpots: await weakSpotsOf(trx, person.depotId),
+    jobs: await listJobs(trx, person.depotId),
+    outings: await listOutings(trx, unitIds),
+    mechanics: await listMechanics(trx, person.depotId),
     units,
     rigs: await listRigs(trx, person.depotId),
     sealKeys: await listSealKeys(trx),
@@ -28,6 +38,14 @@ export async function readReference(trx: Knex, person: Person) {
     lastReports: await lastReports(trx, unitIds),
     serverTime: Date.now(),
   };
+}
+
+async function listMechanics(trx: Knex, depotId: string) {
+  const rows = await trx('people')
+    .where({ depot_id: depotId, role: 'mechanic' })
+    .orderBy('name')
+    .select('id', 'name');
+  return rows.map((row) => ({ id: row.id as string, name: row.name as string }));
 }
 
 /** The newest reading of each check instance of each unit, of the last three months. */
@@ -49,10 +67,10 @@ async function lastReadings(trx: Knex, unitIds: readonly string[]) {
 
 async function lastReports(trx: Knex, unitIds: readonly string[]) {
   const { rows } = await trx.raw(
-    `select u.id as unit_id, i.id, i.report_id, i.phase, i.headline, i.signed_at, p.name as driver
+    `select u.id as unit_id, i.id, latest.report_id, i.phase, i.headline, i.signed_at, p.name as driver
        from unnest(?::uuid[]) as u(id)
        cross join lateral (
-         select inspection_id from inspection_units
+         select inspection_id, report_id from inspection_units
           where unit_id = u.id and signed_at is not null
           order by signed_at desc limit 1) as latest
        join inspections i on i.id = latest.inspection_id

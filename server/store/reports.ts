@@ -1,21 +1,59 @@
-import type { Report, ReportFile, Seal, SealedAddition } from '@nazar/core/report';
+import type { Report } from '@nazar/core/report';
+import type { ChainEntry, ReportFile, Seal, SealedAddition } from '@nazar/core/seal';
 import type { Knex } from 'knex';
 
-export async function findReport(
-  trx: Knex,
-  id: string,
-): Promise<(ReportFile & { inspectionId: string }) | undefined> {
+export interface StoredReport extends ReportFile {
+  readonly inspectionId: string;
+}
+
+export async function findReport(trx: Knex, id: string): Promise<StoredReport | undefined> {
   const row = await trx('reports').where({ id }).first();
-  if (!row) return undefined;
+  return row && withAdditions(trx, row);
+}
+
+/** The reports of a walk, one a unit (one in all where it was sealed before each unit had its own). */
+export async function reportsOfInspection(
+  trx: Knex,
+  inspectionId: string,
+): Promise<StoredReport[]> {
+  const rows = await trx('reports').where({ inspection_id: inspectionId });
+  const found: StoredReport[] = [];
+  // One connection answers one question at a time.
+  for (const row of rows) found.push(await withAdditions(trx, row));
+  return found;
+}
+
+async function withAdditions(trx: Knex, row: any): Promise<StoredReport> {
   const additions = await trx('additions')
     .where({ inspection_id: row.inspection_id })
-    .orderBy('at')
+    .whereRaw(`body->>'report' = ?`, [row.id])
+    .orderBy([{ column: 'at' }, { column: 'id' }])
     .select('body', 'seal');
   return {
     inspectionId: row.inspection_id,
     report: row.body as Report,
     seal: row.seal as Seal,
     additions: additions.map((each): SealedAddition => ({ addition: each.body, seal: each.seal })),
+  };
+}
+
+/** The chain of a unit: its reports, what is left of removed ones, and its head. */
+export async function chainOfUnit(trx: Knex, unitId: string) {
+  const { rows } = await trx.raw(
+    `select r.id as report, (link->>'sequence')::int as sequence, link->>'previous' as previous,
+            r.seal->>'hash' as hash, false as removed
+       from inspection_units iu
+       join reports r on r.inspection_id = iu.inspection_id and coalesce(r.unit_id, iu.unit_id) = iu.unit_id,
+            json_array_elements(r.seal->'chain') link
+      where iu.unit_id = ? and link->>'unit' = ?
+     union all
+     select report_id, sequence, previous, hash, true from removals where unit_id = ?`,
+    [unitId, unitId, unitId],
+  );
+  const head = await trx('chain_heads').where({ unit_id: unitId }).first('sequence', 'hash');
+  return {
+    entries: rows as ChainEntry[],
+    head: head as { sequence: number; hash: string } | undefined,
   };
 }
 
@@ -37,6 +75,7 @@ export async function lockChainHeads(trx: Knex, unitIds: readonly string[]): Pro
 export interface NewReport {
   readonly organisationId: string;
   readonly inspectionId: string;
+  readonly unitId: string;
   readonly report: Report;
   readonly seal: Seal;
 }
@@ -46,10 +85,14 @@ export async function insertReport(trx: Knex, entry: NewReport): Promise<void> {
     id: entry.report.id,
     organisation_id: entry.organisationId,
     inspection_id: entry.inspectionId,
+    unit_id: entry.unitId,
     body: JSON.stringify(entry.report),
     seal: JSON.stringify(entry.seal),
     sealed_at: entry.seal.sealedAt,
   });
+  await trx('inspection_units')
+    .where({ inspection_id: entry.inspectionId, unit_id: entry.unitId })
+    .update({ report_id: entry.report.id });
   for (const link of entry.seal.chain)
     await trx('chain_heads')
       .insert({

@@ -12,6 +12,7 @@ interface UnitRow {
   title: string;
   plate: string;
   module_id: string;
+  fitted: string[];
   specification: Record<string, number>;
 }
 
@@ -23,6 +24,7 @@ function toUnit(row: UnitRow): DepotUnit {
     title: row.title,
     plate: row.plate,
     moduleId: row.module_id,
+    fitted: row.fitted,
     specification: row.specification,
   };
 }
@@ -36,15 +38,4 @@ export async function findUnits(trx: Knex, ids: readonly string[]): Promise<Depo
 export async function listUnits(trx: Knex, depotId: string): Promise<DepotUnit[]> {
   const rows = await trx<UnitRow>('units').where({ depot_id: depotId }).orderBy('number');
   return rows.map(toUnit);
-}
-
-export interface UsualRig {
-  readonly id: string;
-  readonly title: string;
-  readonly unitIds: readonly string[];
-}
-
-export async function listRigs(trx: Knex, depotId: string): Promise<UsualRig[]> {
-  const rows = await trx('rigs').where({ depot_id: depotId }).orderBy('title');
-  return rows.map((row) => ({ id: row.id, title: row.title, unitIds: row.unit_ids }));
 }

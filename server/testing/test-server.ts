@@ -1,6 +1,6 @@
 import { generateKeyPairSync } from 'node:crypto';
 import { catalogue } from '@nazar/core/catalogue';
-import type { AnyEvent } from '@nazar/core/inspection';
+import type { AnyEvent, EventType, Payloads } from '@nazar/core/inspection';
 import { trailer, truck } from '@nazar/core/testing';
 import { hash } from '@node-rs/argon2';
 import type { Express } from 'express';
@@ -40,9 +40,12 @@ export const people = {
   imre: person('Imre Dahl', 'driver', north.id),
   tove: person('Tove Brask', 'driver', north.id),
   rasmus: person('Rasmus Feld', 'mechanic', north.id),
+  ilka: person('Ilka Moors', 'supervisor', north.id),
+  edda: person('Edda Lohm', 'mechanic', north.id),
   jonah: person('Jonah Sterk', 'driver', quay.id),
   henk: person('Henk Lorring', 'mechanic', quay.id),
   stranger: person('Oda Fremd', 'driver', abroadDepot.id, abroad.id),
+  strangeSupervisor: person('Ruth Fremd', 'supervisor', abroadDepot.id, abroad.id),
   strangeMechanic: person('Ulf Fremd', 'mechanic', abroadDepot.id, abroad.id),
 };
 
@@ -168,6 +171,27 @@ async function insertWorld(owner: Knex): Promise<void> {
       organisation_id: organisationId,
       pin_hash: pinHash,
     });
+}
+
+/** One event after a walk, as somebody's device would send it. */
+export function eventAfter<T extends EventType>(
+  who: Person,
+  inspectionId: string,
+  type: T,
+  payload: Payloads[T],
+  at = Date.now(),
+): AnyEvent {
+  return {
+    id: anyId(),
+    inspectionId,
+    deviceId: anyId(),
+    actorId: who.id,
+    at,
+    sequence: 1,
+    version: 1,
+    type,
+    payload,
+  };
 }
 
 /** The same log as a new walk of somebody: new ids, everything else as it is. */

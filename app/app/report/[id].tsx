@@ -9,9 +9,12 @@ export default function Report() {
   if (!person) return <Redirect href="/sign-in" />;
   return (
     <ReportScreen
+      key={id}
       reportId={id}
       onVerify={() => router.push({ pathname: '/verify', params: { report: id } })}
       onToday={() => router.replace('/')}
+      onOther={(other) => router.replace(`/report/${other}`)}
+      onLeave={(walk) => router.push(`/walk/${walk}/leave`)}
     />
   );
 }

@@ -32,6 +32,8 @@ interface RigDrawingProps {
   /** Where to look now. */
   readonly spot?: { readonly x: number; readonly y: number };
   readonly marks?: readonly FaultMark[];
+  /** Places that come loose more often than others. */
+  readonly weak?: readonly { readonly key: string; readonly x: number; readonly y: number }[];
   readonly className?: string;
   readonly onTouch?: (x: number, y: number) => void;
 }
@@ -40,6 +42,7 @@ interface RigDrawingProps {
 const MARGIN = { way: 1.5, alone: 0.9 };
 
 const NO_STOPS: readonly StopBead[] = [];
+const NO_WEAK: NonNullable<RigDrawingProps['weak']> = [];
 
 /** The rig from above, front to the left, to scale, with the way round it. */
 export const RigDrawing = memo(function RigDrawing(props: RigDrawingProps) {
@@ -50,13 +53,16 @@ export const RigDrawing = memo(function RigDrawing(props: RigDrawingProps) {
     currentStop,
     spot,
     marks = [],
+    weak = NO_WEAK,
     className = '',
     onTouch,
   } = props;
   const palette = usePalette();
-  const margin = stops.length > 0 ? MARGIN.way : MARGIN.alone;
-  const width = rig.length + 2 * margin;
-  const height = rig.width + 2 * (stops.length > 0 ? margin : 0.4);
+  const around = stops.length > 0 ? MARGIN.way : MARGIN.alone;
+  // A plow alone is wider than long: the paper stays wide, so that the arrows below it stay in sight.
+  const width = Math.max(rig.length + 2 * around, rig.width * 2.4);
+  const margin = (width - rig.length) / 2;
+  const height = rig.width + 2 * (stops.length > 0 ? around : 0.6);
   const bead = Math.max(0.3, width / 55);
   const touch = onTouch && {
     onClick: (event: MouseEvent) => {
@@ -78,6 +84,18 @@ export const RigDrawing = memo(function RigDrawing(props: RigDrawingProps) {
         {...touch}
       >
         <Standing rig={rig} stops={stops} currentStop={currentStop} bead={bead} />
+        {weak.map(({ key, x, y }) => (
+          <Circle
+            key={key}
+            cx={x}
+            cy={y}
+            r={bead * 1.3}
+            fill="none"
+            stroke={palette.chalk}
+            strokeWidth={bead * 0.5}
+            strokeDasharray={`${bead * 0.7} ${bead * 0.4}`}
+          />
+        ))}
         {marks.map((mark) => (
           <BeadShape key={mark.id} state={mark.state} x={mark.x} y={mark.y} radius={bead * 1.1} />
         ))}
@@ -102,8 +120,10 @@ const Standing = memo(function Standing({
   const palette = usePalette();
   return (
     <G>
-      {rig.units.map(({ unit, module, offset }) => (
-        <UnitDrawing key={unit.id} module={module} offset={offset} palette={palette} />
+      {rig.units.map(({ unit, module, offset, aside }) => (
+        <G key={unit.id} y={aside}>
+          <UnitDrawing module={module} offset={offset} palette={palette} />
+        </G>
       ))}
       {stops.length > 1 ? <Way rig={rig} stops={stops} palette={palette} /> : null}
       {stops.map((stop) => (
@@ -245,6 +265,8 @@ function fillOf(role: Shape['role'], palette: Palette): string {
     case 'frame':
     case 'drawbar':
     case 'tank':
+    case 'outrigger':
+    case 'track':
       return palette.line;
     case 'lamp':
       return palette.chalk;

@@ -22,7 +22,7 @@ export function useWordList(key: string): readonly string[] {
   return t(key, { returnObjects: true }) as unknown as readonly string[];
 }
 
-/** A moment in the reader's habit, short: today by its hour, else by its day. */
+/** A moment in the reader's habit, short: today by its hour, within a week by the days, else by its date. */
 export function formatWhen(time: string | number, now: number = Date.now()): string {
   const date = new Date(time);
   const days = Math.floor((startOfDay(now) - startOfDay(date.getTime())) / 86_400_000);
@@ -31,7 +31,7 @@ export function formatWhen(time: string | number, now: number = Date.now()): str
   );
   if (days === 0) return hour;
   const relative = new Intl.RelativeTimeFormat(undefined, { numeric: 'auto' });
-  if (days > 0 && days < 7) return `${relative.format(-days, 'day')} ${hour}`;
+  if (days > -7 && days < 7) return `${relative.format(-days, 'day')} ${hour}`;
   return new Intl.DateTimeFormat(undefined, { dateStyle: 'medium' }).format(date);
 }
 

@@ -78,6 +78,10 @@ describe('a moment', () => {
   it('of yesterday says so', () => {
     expect(formatWhen(new Date(2026, 10, 24, 23, 59).getTime(), now)).toMatch(/^yesterday/);
   });
+  it('of tomorrow and the day after says so', () => {
+    expect(formatWhen(new Date(2026, 10, 26, 6, 0).getTime(), now)).toMatch(/^tomorrow/);
+    expect(formatWhen(new Date(2026, 10, 28, 6, 0).getTime(), now)).toMatch(/^in 3 days/);
+  });
   it('of last week counts days, before that it is a date', () => {
     expect(formatWhen(new Date(2026, 10, 21).getTime(), now)).toMatch(/^4 days ago/);
     expect(formatWhen(new Date(2026, 8, 1).getTime(), now)).toMatch(/2026/);

@@ -1,5 +1,7 @@
 export type { DefectRecord } from '@nazar/core/repair';
 export { ApiProblem, OFFLINE } from './api';
+export { fromParams, toParams, type Comparison, type ComparisonParams } from './comparison';
+export { cancelJob, loadDesk, planJob, type Desk, type DeskWalk } from './desk';
 export { dropDraft, keepDraft, listDrafts, readDraft } from './drafts';
 export {
   appendEntries,
@@ -10,17 +12,43 @@ export {
   type NewEntry,
   type RefusedEntry,
 } from './log';
+export { useHabit, useSpeed } from './habit';
+export {
+  bringPolicy,
+  choosePolicies,
+  hold,
+  liftHold,
+  loadHouseRules,
+  renewCalendar,
+  type HouseRules,
+} from './house-rules';
+export { keepRig, takeRigApart } from './rigs';
+export {
+  loadLogbook,
+  loadLogbookPage,
+  recordService,
+  type Logbook,
+  type LogbookPage,
+  type LogbookWalk,
+  type ReadingCourse,
+  type UnitService,
+} from './logbook';
 export { keepPhoto, loadPhoto, type PreparedPicture } from './photos';
 export { keepRigChoice, readRigChoice, usePreferences, type Theme } from './preferences';
 export {
   knownDefects,
   unreadRepairs,
   useReference,
+  weakSpotAt,
   type LastReport,
+  type Outing,
+  type PlannedJob,
   type Reference,
 } from './reference';
+export { loadRemoteLog } from './remote-log';
 export { loadReportText, loadSealKeys, parseReport } from './reports';
+export { useLoaded } from './use-loaded';
 export { useSession, type SignedInPerson } from './session';
 export { startSync, syncNow, useSync, type SyncTrouble } from './sync';
-export { useWalk, type Walk } from './walk';
-export { useWorkshop } from './workshop';
+export { previewFault, useWalk, type Walk } from './walk';
+export { loadDefectFile, useWorkshop, type DefectFile } from './workshop';

@@ -1,6 +1,13 @@
+import type { Phase, Capability } from '@nazar/core/catalogue';
+import type { Policy, PolicyChoice } from '@nazar/core/grading';
 import type { KnownDefect, UnreadRepair } from '@nazar/core/inspection';
 import type { UnitHabit, UnitName } from '@nazar/core/quantity';
-import type { DefectRecord } from '@nazar/core/repair';
+import {
+  OPEN_STATUSES,
+  UNREAD_STATUSES,
+  type DefectRecord,
+  type WeakSpot,
+} from '@nazar/core/repair';
 import type { Unit } from '@nazar/core/rig';
 import { create } from 'zustand';
 import { callJson } from './api';
@@ -9,17 +16,43 @@ import { keepValue, readValue } from './database';
 export interface LastReport {
   readonly unitId: string;
   readonly reportId: string | null;
-  readonly phase: 'pre-trip' | 'post-trip';
+  readonly phase: Phase;
   readonly headline: 'rolls' | 'limits' | 'stays';
   readonly signedAt: string;
   readonly driver: string;
+}
+
+export interface PlannedJob {
+  readonly id: string;
+  readonly title: string;
+  readonly needs: readonly Capability[];
+  readonly unitIds: readonly string[];
+  readonly startsAt: string;
+}
+
+/** A rig that is out and has not come back. */
+export interface Outing {
+  readonly inspectionId: string;
+  readonly unitIds: readonly string[];
+  readonly purpose: 'job' | 'workshop';
+  readonly needs: readonly Capability[];
+  readonly title: string | null;
+  readonly outAt: string;
+  readonly by: string;
+  readonly byId: string;
 }
 
 export interface Reference {
   readonly catalogueVersion: string;
   readonly organisation: string;
   readonly habit: UnitHabit;
-  readonly depot: { readonly id: string; readonly name: string; readonly policyId: string };
+  readonly depot: { readonly id: string; readonly name: string; readonly choice: PolicyChoice };
+  /** Policies that the organisation brought itself. */
+  readonly ownPolicies: readonly Policy[];
+  readonly weakSpots: readonly WeakSpot[];
+  readonly jobs: readonly PlannedJob[];
+  readonly outings: readonly Outing[];
+  readonly mechanics: readonly { readonly id: string; readonly name: string }[];
   readonly units: readonly Unit[];
   readonly rigs: readonly {
     readonly id: string;
@@ -53,7 +86,9 @@ export const useReference = create<ReferenceState>((set) => ({
   reference: undefined,
   offset: 0,
   load: async (personId) => {
-    const reference = await readValue<Reference>(nameFor(personId));
+    const kept = await readValue<Reference>(nameFor(personId));
+    // What an older version kept lacks what this one reads; the next answer of the server brings it.
+    const reference = kept && 'choice' in kept.depot ? kept : undefined;
     const offset = (await readValue<number>('offset')) ?? 0;
     set({ reference, offset });
   },
@@ -77,7 +112,7 @@ export function knownDefects(
   inspectionId: string,
 ): KnownDefect[] {
   return (reference?.defects ?? [])
-    .filter(({ status }) => status === 'open' || status === 'deferred')
+    .filter(({ status }) => OPEN_STATUSES.includes(status))
     .filter((defect) => unitIds.includes(defect.unitId) && defect.inspectionId !== inspectionId)
     .map((defect) => ({
       id: defect.id,
@@ -87,6 +122,13 @@ export function knownDefects(
       grade: defect.grade,
       blocks: defect.blocks,
       words: defect.symptom,
+      symptomId: defect.symptomId ?? undefined,
+      system: defect.system ?? undefined,
+      condition: defect.condition ?? undefined,
+      bars: defect.bars ?? undefined,
+      mostKmh: defect.mostKmh ?? undefined,
+      reportedAt: Date.parse(defect.reportedAt),
+      until: defect.status === 'deferred' ? (defect.until ?? undefined) : undefined,
     }));
 }
 
@@ -95,7 +137,7 @@ export function unreadRepairs(
   unitIds: readonly string[],
 ): UnreadRepair[] {
   return (reference?.defects ?? [])
-    .filter(({ status }) => status === 'repaired' || status === 'no-repair-needed')
+    .filter(({ status }) => UNREAD_STATUSES.includes(status))
     .filter((defect) => unitIds.includes(defect.unitId))
     .map((defect) => ({
       defectId: defect.id,
@@ -103,4 +145,11 @@ export function unreadRepairs(
       title: titleOf(defect),
       words: defect.outcomeWords ?? '',
     }));
+}
+
+/** The weak spot at a check instance, if it is one. A part is what follows the unit in the key. */
+export function weakSpotAt(reference: Reference | undefined, key: string): WeakSpot | undefined {
+  const [unitId] = key.split('/');
+  const part = key.slice(unitId.length + 1);
+  return reference?.weakSpots.find((spot) => spot.unitId === unitId && spot.part === part);
 }

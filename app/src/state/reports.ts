@@ -1,4 +1,4 @@
-import type { ReportFile } from '@nazar/core/report';
+import type { ReportFile } from '@nazar/core/seal';
 import { callApi } from './api';
 import { keepValue, readValue } from './database';
 

@@ -1,6 +1,15 @@
 import { catalogue } from '@nazar/core/catalogue';
-import { policyById } from '@nazar/core/grading';
-import { assess, fold, type Assessment, type Inspection } from '@nazar/core/inspection';
+import type { Policy } from '@nazar/core/grading';
+import {
+  assess,
+  fold,
+  policiesOfWalk,
+  withFault,
+  type Assessment,
+  type AssessRequest,
+  type FaultedPayload,
+  type Inspection,
+} from '@nazar/core/inspection';
 import { orderWalk, type Stop } from '@nazar/core/planning';
 import { composeRig, type Rig } from '@nazar/core/rig';
 import { useEffect, useMemo, useState } from 'react';
@@ -13,6 +22,14 @@ export interface Walk {
   readonly rig: Rig;
   readonly stops: readonly Stop[];
   readonly assessment: Assessment;
+  /** What the assessment was made from. */
+  readonly request: AssessRequest;
+  readonly policiesOf: (unitId: string) => readonly Policy[];
+}
+
+/** The walk as it would stand with this fault. */
+export function previewFault(walk: Walk, fault: FaultedPayload): Assessment {
+  return assess({ ...walk.request, inspection: withFault(walk.inspection, fault, Date.now()) });
 }
 
 /**
@@ -47,15 +64,23 @@ export function useWalk(inspectionId: string): Walk | undefined | null {
     // A walk's units do not change once it is begun.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [eventId, hasReference]);
+  const choice = reference?.depot.choice;
+  const own = reference?.ownPolicies;
+  const policiesOf = useMemo(
+    () => begun && made && policiesOfWalk(begun, made.rig, choice, own),
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [eventId, made, choice, own],
+  );
   return useMemo(() => {
     if (!inspection || !made || !begun) return looked && events ? null : undefined;
-    const assessment = assess({
+    if (!policiesOf) return undefined;
+    const request: AssessRequest = {
       inspection,
       rig: made.rig,
-      policy: policyById(begun.policyId),
+      policiesOf,
       known: knownDefects(reference, begun.unitIds, inspection.id),
       unread: unreadRepairs(reference, begun.unitIds),
-    });
-    return { inspection, assessment, ...made };
-  }, [inspection, made, begun, reference, looked, events]);
+    };
+    return { inspection, assessment: assess(request), request, policiesOf, ...made };
+  }, [inspection, made, begun, reference, looked, events, policiesOf]);
 }

@@ -1,6 +1,6 @@
+import type { DefectRecord, DefectStep } from '@nazar/core/repair';
 import { create } from 'zustand';
 import { callJson } from './api';
-import type { DefectRecord } from '@nazar/core/repair';
 
 interface Page {
   readonly defects: readonly DefectRecord[];
@@ -18,7 +18,7 @@ interface WorkshopState {
   readonly loadMore: () => Promise<void>;
 }
 
-/** Open defects of the depot, worst first, then oldest; page by page. */
+/** Open defects of the depot: worst first, then needed soon, then oldest; page by page. */
 export const useWorkshop = create<WorkshopState>((set, get) => ({
   defects: undefined,
   counts: {},
@@ -33,6 +33,7 @@ export const useWorkshop = create<WorkshopState>((set, get) => ({
     const cursor = new URLSearchParams({
       limit: '50',
       rank: String(RANK[last.grade]),
+      needed: String(last.neededAt !== null),
       reportedAt: last.reportedAt,
       id: last.id,
     });
@@ -40,3 +41,15 @@ export const useWorkshop = create<WorkshopState>((set, get) => ({
     set(({ defects = [] }) => ({ defects: [...defects, ...page.defects], more: page.more }));
   },
 }));
+
+/** A defect with its life so far. */
+export interface DefectFile {
+  readonly defect: DefectRecord;
+  readonly steps: readonly DefectStep[];
+  /** The repair on the same part that did not hold. */
+  readonly formerRepair: DefectRecord | null;
+}
+
+export function loadDefectFile(id: string): Promise<DefectFile> {
+  return callJson<DefectFile>(`/defects/${id}`);
+}

@@ -1,12 +1,69 @@
 import type { Catalogue } from '../types';
+import { schoolBus } from './buses/school-bus';
+import { transitBus } from './buses/transit-bus';
+import { dumpBody } from './dump-body';
+import { dumpSpreaderBody } from './dump-spreader-body';
+import { aerialLadder } from './fire/aerial';
+import { firePumper } from './fire/fire-pumper';
+import { hydraulicTruck } from './hydraulic-truck';
+import { columnLift, railLift } from './lift-gates';
+import { lightUtility } from './light-utility';
+import { loaderCrane } from './loader-crane';
+import { mobileCrane } from './machines/mobile-crane';
+import { trackedDigger } from './machines/tracked-digger';
+import { offRoadTruck } from './off-road-truck';
+import { passengerLift } from './passenger-lift';
+import { platformBody } from './platform-body';
+import { frontPlow, underbodyBlade, wingPlow } from './plows';
+import { powerTakeOff } from './power-take-off';
+import { spreader, wettingSystem } from './spreader';
 import { straightTruck } from './straight-truck';
 import { tagTrailer } from './tag-trailer';
+import { roadTractor } from './tractors/road-tractor';
+import { terminalTractor } from './tractors/terminal-tractor';
+import { converterDolly } from './trailers/converter-dolly';
+import { lowboy } from './trailers/lowboy';
+import { semiTrailer } from './trailers/semi-trailer';
+import { tiltTrailer } from './trailers/tilt-trailer';
+import { winch } from './winch';
 
 /**
  * The catalogue that ships. A version is immutable once a walk has used it: any
  * change of content gets a new version, so that old reports keep what was asked.
  */
 export const catalogue: Catalogue = {
-  version: '2026.11.1',
-  modules: [straightTruck, tagTrailer],
+  version: '2026.11.3',
+  modules: [
+    straightTruck,
+    tagTrailer,
+    hydraulicTruck,
+    roadTractor,
+    terminalTractor,
+    offRoadTruck,
+    lightUtility,
+    schoolBus,
+    transitBus,
+    passengerLift,
+    powerTakeOff,
+    dumpBody,
+    dumpSpreaderBody,
+    platformBody,
+    frontPlow,
+    wingPlow,
+    underbodyBlade,
+    spreader,
+    wettingSystem,
+    railLift,
+    columnLift,
+    semiTrailer,
+    lowboy,
+    tiltTrailer,
+    converterDolly,
+    loaderCrane,
+    mobileCrane,
+    aerialLadder,
+    firePumper,
+    trackedDigger,
+    winch,
+  ],
 };

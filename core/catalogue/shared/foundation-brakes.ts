@@ -38,7 +38,9 @@ export function airBrakeChecks(prefix: string, zone: string, each: string): Chec
       symptoms: [
         symptom('slack-long', 'Moves more than 25 mm', 'brakes', 'stop'),
         symptom('slack-pin-clip', 'Clip missing, pin in place', 'brakes', 'stop'),
-        symptom('slack-uneven', 'More play than the other side', 'brakes', 'repair'),
+        symptom('slack-uneven', 'More play than the other side', 'brakes', 'repair', {
+          many: { share: 0.5, harm: 'stop', because: 'half of the brakes pull unevenly' },
+        }),
       ],
       cautions: [licensed],
       why: 'Stroke that is used up by play does not press the lining.',

@@ -25,6 +25,7 @@ export function lampOut(
   if (options.by === 'marker')
     return symptom('lamp-out', words, 'lamps', 'repair', {
       condition: 'Daylight only until it is lit again.',
+      bars: 'dark',
       many: {
         from: 3,
         harm: 'stop',
@@ -34,6 +35,7 @@ export function lampOut(
   if (options.by === 'head')
     return symptom('lamp-out', words, 'lamps', 'repair', {
       condition: 'Daylight and clear weather only.',
+      bars: 'dark',
       worse: [
         worse('dark', 'stop', 'the road cannot be seen with one headlamp'),
         worse('wet', 'stop', 'headlamps are needed in rain and snow'),
@@ -42,6 +44,7 @@ export function lampOut(
     });
   return symptom('lamp-out', words, 'lamps', options.by === 'stop' ? 'repair' : 'stop', {
     condition: 'To the nearest repair.',
+    bars: 'job',
     worse: [worse('dark', 'stop', 'followers cannot see it in the dark')],
     many: { from: 2, harm: 'stop', because: 'nothing warns the one behind' },
   });

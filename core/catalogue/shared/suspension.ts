@@ -17,6 +17,8 @@ export function suspensionChecks(prefix: string, zone: string, each: string): Ch
         symptom('main-leaf-broken', 'Main leaf broken or cracked', 'suspension', 'stop'),
         symptom('leaf-broken', 'One other leaf broken', 'suspension', 'repair', {
           condition: 'Empty, and straight to the workshop.',
+          bars: 'job',
+          mostKmh: 60,
           many: {
             from: 2,
             harm: 'stop',

@@ -141,7 +141,7 @@ export function treadCheck(
         {
           side: 'below',
           limit: {
-            from: 'law',
+            from: 'house',
             value: limit32nds + 1,
             unit: '32nds',
             source: 'one step above the legal limit',

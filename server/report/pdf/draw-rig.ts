@@ -1,8 +1,9 @@
+import type { Shape } from '@nazar/core/catalogue';
 import type { Rig } from '@nazar/core/rig';
 
 type Document = PDFKit.PDFDocument;
 
-const FILL: Readonly<Record<string, string>> = {
+const FILL: Readonly<Record<Shape['role'], string>> = {
   body: '#d8dde2',
   cab: '#e7ebee',
   glass: '#b9c5cf',
@@ -12,6 +13,12 @@ const FILL: Readonly<Record<string, string>> = {
   wheel: '#3a444d',
   lamp: '#c4cbd1',
   drawbar: '#9aa5ae',
+  hopper: '#d8dde2',
+  blade: '#b9c5cf',
+  boom: '#e7ebee',
+  platform: '#e7ebee',
+  outrigger: '#9aa5ae',
+  track: '#5c6871',
 };
 
 export interface Mark {
@@ -34,9 +41,9 @@ export function drawRig(
     box.x + (x + 0.5) * scale,
     box.y + (y + rig.width / 2 + 0.5) * scale,
   ];
-  for (const { module, offset } of rig.units)
+  for (const { module, offset, aside } of rig.units)
     for (const shape of module.shapes) {
-      const [x, y] = at(offset + shape.x, shape.y);
+      const [x, y] = at(offset + shape.x, aside + shape.y);
       doc.lineWidth(0.5).strokeColor('#5c6871');
       if (shape.kind === 'line')
         doc

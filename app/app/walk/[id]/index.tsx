@@ -11,7 +11,12 @@ export default function Walk() {
     <WalkScreen
       inspectionId={id}
       at={at}
-      onFault={(key) => router.replace({ pathname: '/walk/[id]/fault', params: { id, key } })}
+      onFault={(key, symptom) =>
+        router.replace({
+          pathname: '/walk/[id]/fault',
+          params: { id, key, ...(symptom && { symptom }) },
+        })
+      }
       onVerdict={() => router.replace(`/walk/${id}/verdict`)}
       onReport={() => router.replace(`/report/${id}`)}
       onLeave={() => router.replace('/today')}

@@ -1,16 +1,20 @@
-import { catalogue, type Circumstance, type Phase } from '@nazar/core/catalogue';
+import { catalogue, type Capability, type Circumstance, type Phase } from '@nazar/core/catalogue';
+import { chosenPolicyId } from '@nazar/core/grading';
 import { orderWalk } from '@nazar/core/planning';
 import { fromSi, parseTyped, unitFor } from '@nazar/core/quantity';
 import { composeRig } from '@nazar/core/rig';
 import { useMemo, useState } from 'react';
-import { View } from 'react-native';
 import { v7 as newId } from 'uuid';
 import { Body, Button, Card, Field, Heading, Screen, Soft } from '@/design';
 import { useWords } from '@/i18n';
-import { appendEntries, usePreferences, useReference, useSession } from '@/state';
+import { appendEntries, useHabit, useReference, useSession } from '@/state';
+import { Choice } from './choice';
+import { JobChoice } from './job-choice';
 
 interface BeginScreenProps {
-  readonly rigId: string;
+  /** A usual rig; or the units of one that was built for today. */
+  readonly rigId?: string;
+  readonly unitIds?: readonly string[];
   readonly phase: Phase;
   readonly onBegun: (inspectionId: string) => void;
   readonly onBack: () => void;
@@ -25,22 +29,45 @@ const TOOLS = new Set([
   'gloves',
   'glasses',
   'hearing-protection',
+  'hard-hat',
+  'rule',
+  'grease-gun',
+  'water-hose',
   'chocked',
 ]);
 
 /** Conditions of the moment and what to carry, before the first step. */
-export function BeginScreen({ rigId, phase, onBegun, onBack }: BeginScreenProps) {
+export function BeginScreen(props: BeginScreenProps) {
+  const { rigId, unitIds, phase, onBegun, onBack } = props;
   const t = useWords();
   const person = useSession((state) => state.person);
   const reference = useReference((state) => state.reference);
-  const habit = usePreferences((state) => state.habit) ?? reference?.habit ?? 'customary';
+  const habit = useHabit();
   const hour = new Date().getHours();
   const [dark, setDark] = useState(hour < 7 || hour >= 18);
   const [wet, setWet] = useState(false);
   const [frost, setFrost] = useState(false);
   const [typed, setTyped] = useState('');
   const [place, setPlace] = useState(reference?.depot.name ?? '');
-  const rig = reference?.rigs.find(({ id }) => id === rigId);
+  const rig = useMemo(
+    () =>
+      unitIds
+        ? {
+            unitIds,
+            title: unitIds
+              .map((id) => reference?.units.find((unit) => unit.id === id)?.number ?? '')
+              .join(' + '),
+          }
+        : reference?.rigs.find(({ id }) => id === rigId),
+    [reference, rigId, unitIds],
+  );
+  const jobs = (reference?.jobs ?? []).filter((job) =>
+    job.unitIds.some((id) => rig?.unitIds.includes(id)),
+  );
+  const [jobId, setJobId] = useState<string | undefined>(jobs[0]?.id);
+  const job = jobs.find(({ id }) => id === jobId);
+  const [alone, setAlone] = useState<readonly Capability[]>();
+  const [passengers, setPassengers] = useState(false);
   const unit = unitFor('temperature', habit);
   const parsed = parseTyped(typed, unit);
   const celsius = parsed.ok ? Math.round(fromSi(parsed.si, '°C') * 10) / 10 : undefined;
@@ -50,7 +77,15 @@ export function BeginScreen({ rigId, phase, onBegun, onBack }: BeginScreenProps)
     if (!rig || !reference) return undefined;
     const units = rig.unitIds.flatMap((id) => reference.units.filter((each) => each.id === id));
     const composed = composeRig({ units, phase, circumstances: [], catalogue });
+    const { choice } = reference.depot;
     return {
+      capabilities: composed.capabilities.filter((each) => each !== 'road'),
+      policies: Object.fromEntries(
+        composed.units.map(({ unit: each, module }) => [
+          each.id,
+          chosenPolicyId(choice, module.vehicleClass),
+        ]),
+      ),
       checks: composed.instances.length,
       stops: orderWalk(composed).length,
       minutes: Math.round(
@@ -62,6 +97,9 @@ export function BeginScreen({ rigId, phase, onBegun, onBack }: BeginScreenProps)
     };
   }, [rig, reference, phase]);
   if (!person || !reference || !rig || !plan) return null;
+
+  // A rig with a trailer is usually out to tow it; a job that was planned knows better.
+  const needs = job?.needs ?? alone ?? plan.capabilities.filter((each) => each === 'tow');
 
   // Somebody who feels frost knows it better than an old number in the field.
   const chooseFrost = (chosen: boolean) => {
@@ -75,6 +113,7 @@ export function BeginScreen({ rigId, phase, onBegun, onBack }: BeginScreenProps)
       ...(dark ? (['dark'] as const) : []),
       ...(wet ? (['wet'] as const) : []),
       ...(freezing ? (['freezing'] as const) : []),
+      ...(passengers ? (['passengers'] as const) : []),
     ];
     const kept = await appendEntries([
       {
@@ -85,7 +124,9 @@ export function BeginScreen({ rigId, phase, onBegun, onBack }: BeginScreenProps)
           unitIds: rig.unitIds,
           phase,
           catalogueVersion: catalogue.version,
-          policyId: reference.depot.policyId,
+          policyId: plan.policies[rig.unitIds[0]],
+          policies: plan.policies,
+          job: { needs, ...(job && { title: job.title }) },
           circumstances,
           ...(celsius !== undefined && { temperatureC: celsius }),
           ...(place.trim() && { place: place.trim() }),
@@ -120,6 +161,22 @@ export function BeginScreen({ rigId, phase, onBegun, onBack }: BeginScreenProps)
             .join(', ')}
         </Body>
       </Card>
+      {jobs.length > 0 || plan.capabilities.length > 0 ? (
+        <JobChoice
+          jobs={jobs}
+          chosen={job?.id}
+          onJob={(id) => {
+            setJobId(id);
+            setAlone(undefined);
+          }}
+          capabilities={plan.capabilities}
+          needs={needs}
+          onNeeds={(list) => {
+            setJobId(undefined);
+            setAlone(list);
+          }}
+        />
+      ) : null}
       <Heading level={2}>{t('begin.title')}</Heading>
       <Choice
         label={t('begin.light')}
@@ -142,6 +199,15 @@ export function BeginScreen({ rigId, phase, onBegun, onBack }: BeginScreenProps)
           [t('begin.below'), freezing, () => chooseFrost(true)],
         ]}
       />
+      {plan.capabilities.includes('passengers') ? (
+        <Choice
+          label={t('begin.aboard')}
+          options={[
+            [t('begin.empty'), !passengers, () => setPassengers(false)],
+            [t('begin.passengers'), passengers, () => setPassengers(true)],
+          ]}
+        />
+      ) : null}
       <Field
         label={`${t('begin.temperature')} (${unit})`}
         value={typed}
@@ -154,30 +220,5 @@ export function BeginScreen({ rigId, phase, onBegun, onBack }: BeginScreenProps)
       <Field label={t('begin.place')} value={place} onChange={setPlace} maxLength={120} />
       <Soft>{t('guide')}</Soft>
     </Screen>
-  );
-}
-
-function Choice({
-  label,
-  options,
-}: {
-  readonly label: string;
-  readonly options: readonly (readonly [title: string, selected: boolean, choose: () => void])[];
-}) {
-  return (
-    <View className="gap-1" role="group" aria-label={label}>
-      <Body className="font-thick">{label}</Body>
-      <View className="flex-row gap-2">
-        {options.map(([title, selected, choose]) => (
-          <Button
-            key={title}
-            className="flex-1"
-            title={title}
-            selected={selected}
-            onPress={choose}
-          />
-        ))}
-      </View>
-    </View>
   );
 }

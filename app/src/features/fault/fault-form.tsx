@@ -1,13 +1,12 @@
-import { gradeSymptom, policyById } from '@nazar/core/grading';
-import { circumstancesOf } from '@nazar/core/inspection';
+import { circumstancesOf, neededOf, type FaultedPayload } from '@nazar/core/inspection';
 import type { CheckInstance } from '@nazar/core/rig';
 import { Body, Button, Columns, Field, Heading, Screen, Soft } from '@/design';
+import { PhotoStrip } from '@/drawing';
 import { useWords } from '@/i18n';
-import { appendEntries, type Walk } from '@/state';
+import { appendEntries, previewFault, type Comparison, type Walk } from '@/state';
 import { useFaultDraft, type FaultDraft } from './draft';
 import { FixButtons } from './fix-buttons';
 import { GradePanel } from './grade-panel';
-import { PhotoStrip } from './photo-strip';
 import { WherePicker } from './where-picker';
 
 interface FaultFormProps {
@@ -17,6 +16,7 @@ interface FaultFormProps {
   readonly confirms: boolean;
   readonly fresh: () => FaultDraft;
   readonly onDone: () => void;
+  readonly onCompare: (what: Comparison) => void;
 }
 
 /** What is it, how much, where exactly; then what follows from it. */
@@ -34,25 +34,9 @@ export function FaultForm(props: FaultFormProps) {
       ? 'where'
       : draft.page;
 
-  const keep = async () => {
-    if (!symptom) return;
+  const keep = async (payload: FaultedPayload) => {
     const kept = await appendEntries([
-      {
-        inspectionId,
-        actorId: personId,
-        type: 'faulted',
-        payload: {
-          key,
-          defectId: draft.defectId,
-          symptomId: symptom.id,
-          ...(draft.stepId && { stepId: draft.stepId }),
-          ...(draft.spot && { spot: draft.spot }),
-          ...(draft.note.trim() && { note: draft.note.trim() }),
-          photos: draft.photos,
-          ...(draft.fixed && { fixed: draft.fixed }),
-          ...(draft.raisedTo && { raisedTo: draft.raisedTo }),
-        },
-      },
+      { inspectionId, actorId: personId, type: 'faulted', payload },
     ]);
     if (!kept) return;
     await drop();
@@ -107,16 +91,20 @@ export function FaultForm(props: FaultFormProps) {
       </Screen>
     );
 
-  const circumstances = circumstancesOf(walk.inspection, walk.rig);
-  const graded = gradeSymptom({
-    symptom,
-    stepId: draft.stepId,
-    circumstances,
-    alike: countAlike(walk, instance, symptom.id),
-    policy: policyById(walk.inspection.begun?.policyId ?? 'two-step'),
-    fixed: check.fixes.length > 0 ? draft.fixed : undefined,
-    raisedTo: draft.raisedTo,
-  });
+  const payload: FaultedPayload = {
+    key,
+    defectId: draft.defectId,
+    symptomId: symptom.id,
+    ...(draft.stepId && { stepId: draft.stepId }),
+    ...(draft.spot && { spot: draft.spot }),
+    ...(draft.note.trim() && { note: draft.note.trim() }),
+    photos: draft.photos,
+    ...(draft.fixed && { fixed: draft.fixed }),
+    ...(draft.raisedTo && { raisedTo: draft.raisedTo }),
+  };
+  const seen = previewFault(walk, payload);
+  const graded = seen.findings.find(({ about }) => about === key) ?? seen.byKey.get(key)?.graded;
+  if (!graded) return null;
   return (
     <Screen
       title={t('fault.title')}
@@ -127,7 +115,7 @@ export function FaultForm(props: FaultFormProps) {
           look="main"
           className="min-h-[64px]"
           title={t('fault.keep')}
-          onPress={() => void keep()}
+          onPress={() => void keep(payload)}
         />
       }
     >
@@ -171,6 +159,17 @@ export function FaultForm(props: FaultFormProps) {
             ) : null}
             <GradePanel
               graded={graded}
+              policies={walk.policiesOf(unit.id)}
+              system={symptom.system}
+              onCompare={() =>
+                props.onCompare({
+                  checkId: check.id,
+                  symptomId: symptom.id,
+                  stepId: draft.stepId,
+                  circumstances: [...circumstancesOf(walk.inspection, walk.rig)],
+                  needed: [...neededOf(walk.inspection)],
+                })
+              }
               raisedTo={draft.raisedTo}
               onRaise={(raisedTo) => change({ raisedTo })}
             />
@@ -184,17 +183,4 @@ export function FaultForm(props: FaultFormProps) {
       />
     </Screen>
   );
-}
-
-/** How many faults of this kind the walk has on this unit, this one included. */
-function countAlike(walk: Walk, instance: CheckInstance, symptomId: string): number {
-  const others = walk.rig.instances.filter(({ key, check, unit }) => {
-    if (key === instance.key || check.id !== instance.check.id || unit.id !== instance.unit.id)
-      return false;
-    const answer = walk.inspection.answers.get(key);
-    return (
-      answer?.outcome === 'fault' && answer.fault.symptomId === symptomId && !answer.fault.fixed
-    );
-  });
-  return others.length + 1;
 }

@@ -2,18 +2,22 @@ import type { CheckInstance, Rig } from '@nazar/core/rig';
 import { v7 as newId } from 'uuid';
 import { Body, Heading, Screen } from '@/design';
 import { useWords } from '@/i18n';
-import { knownDefects, useReference, useSession, useWalk } from '@/state';
+import { knownDefects, useReference, useSession, useWalk, type Comparison } from '@/state';
 import { FaultForm } from './fault-form';
 import type { FaultDraft } from './draft';
 
 export interface FaultScreenProps {
   readonly inspectionId: string;
   readonly checkKey: string;
+  /** What a played cycle has named already. */
+  readonly symptomId?: string;
   readonly onDone: () => void;
+  readonly onCompare: (what: Comparison) => void;
 }
 
 /** Describes a fault in three short questions. */
-export function FaultScreen({ inspectionId, checkKey, onDone }: FaultScreenProps) {
+export function FaultScreen(props: FaultScreenProps) {
+  const { inspectionId, checkKey, onDone, onCompare } = props;
   const t = useWords();
   const walk = useWalk(inspectionId);
   const person = useSession((state) => state.person);
@@ -37,17 +41,18 @@ export function FaultScreen({ inspectionId, checkKey, onDone }: FaultScreenProps
   const fresh = (): FaultDraft => {
     const answer = walk.inspection.answers.get(checkKey);
     const before = answer?.outcome === 'fault' ? answer.fault : undefined;
+    const named = instance.check.symptoms.find(({ id }) => id === props.symptomId);
     return {
       // A defect that is open already is confirmed under its own id.
       defectId: before?.defectId ?? known?.id ?? newId(),
-      symptomId: before?.symptomId,
+      symptomId: before?.symptomId ?? named?.id,
       stepId: before?.stepId,
       spot: before?.spot ?? spotOf(instance, walk.rig),
       note: before?.note ?? '',
       photos: before?.photos ?? [],
       fixed: before?.fixed,
       raisedTo: before?.raisedTo,
-      page: before ? 'where' : 'what',
+      page: before ? 'where' : named ? (named.scale ? 'how-much' : 'where') : 'what',
     };
   };
   return (
@@ -58,13 +63,17 @@ export function FaultScreen({ inspectionId, checkKey, onDone }: FaultScreenProps
       confirms={known !== undefined}
       fresh={fresh}
       onDone={onDone}
+      onCompare={onCompare}
     />
   );
 }
 
 /** Where the eyes are: the wheel or lamp itself, else the side of the unit that its zone is at. */
 function spotOf(instance: CheckInstance, rig: Rig): { x: number; y: number } {
-  const offset = rig.units.find(({ unit }) => unit.id === instance.unit.id)?.offset ?? 0;
+  const placed = rig.units.find(({ unit }) => unit.id === instance.unit.id);
   const round = (metres: number) => Math.round(metres * 100) / 100;
-  return { x: round(instance.x - offset), y: round(instance.y) };
+  return {
+    x: round(instance.x - (placed?.offset ?? 0)),
+    y: round(instance.y - (placed?.aside ?? 0)),
+  };
 }

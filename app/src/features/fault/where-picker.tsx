@@ -22,7 +22,7 @@ export function WherePicker({ rig, unitId, spot, onChange }: WherePickerProps) {
     const placed = rig.units.find(({ unit }) => unit.id === unitId);
     if (!placed) return undefined;
     const { length, width, height } = placed.module;
-    return { ...rig, units: [{ ...placed, offset: 0 }], length, width, height };
+    return { ...rig, units: [{ ...placed, offset: 0, aside: 0 }], length, width, height };
   }, [rig, unitId]);
   if (!alone) return null;
   const clamp = (x: number, y: number) => ({

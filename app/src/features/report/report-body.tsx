@@ -1,28 +1,33 @@
 import { catalogue } from '@nazar/core/catalogue';
 import { formatSi, unitFor } from '@nazar/core/quantity';
-import type { Report, ReportAnswer, ReportDefect, ReportFile } from '@nazar/core/report';
-import { composeRig, type Rig } from '@nazar/core/rig';
+import {
+  marksOfReport,
+  rigOfReport,
+  type Report,
+  type ReportAnswer,
+  type ReportDefect,
+} from '@nazar/core/report';
+import { type ReportFile } from '@nazar/core/seal';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { Bead, Body, Card, Heading, Soft, type BeadState } from '@/design';
-import { KeptPhoto, limitDecimals, RigDrawing, SignatureDrawing, type FaultMark } from '@/drawing';
+import { KeptPhoto, limitDecimals, RigDrawing, SignatureDrawing } from '@/drawing';
 import { formatWhen, useWords } from '@/i18n';
-import { usePreferences, useReference } from '@/state';
+import { useHabit, useSpeed } from '@/state';
+import { AdditionLines } from './addition-lines';
 
 /** Everything that a report says, in the order in which it is read. */
 export function ReportBody({ file }: { readonly file: ReportFile }) {
   const t = useWords();
   const { report, seal } = file;
-  const depotHabit = useReference((state) => state.reference?.habit);
-  const habit = usePreferences((state) => state.habit) ?? depotHabit ?? 'customary';
-  const rig = useMemo(() => rigOf(report), [report]);
+  const habit = useHabit();
+  const speed = useSpeed();
+  const rig = useMemo(() => rigOfReport(report, catalogue), [report]);
   const sound = report.answers.filter(({ outcome }) => outcome === 'sound').length;
   const measured = report.answers.filter(({ readings }) => readings);
   const missed = report.answers.filter(({ outcome }) => outcome === 'not-looked');
   const conditions = [
-    ...report.conditions.circumstances.map((each) =>
-      t(each === 'freezing' ? 'report.freezing' : `begin.${each}`),
-    ),
+    ...report.conditions.circumstances.map((each) => t(`circumstance.${each}`)),
     report.conditions.temperatureC === undefined
       ? undefined
       : formatSi(report.conditions.temperatureC + 273.15, unitFor('temperature', habit)),
@@ -41,8 +46,23 @@ export function ReportBody({ file }: { readonly file: ReportFile }) {
           {conditions.length > 0 ? conditions.join(', ') : t('report.fair')}
         </Soft>
         {rig ? (
-          <RigDrawing rig={rig} label={t('report.drawing')} marks={marksOf(report, rig)} />
+          <RigDrawing
+            rig={rig}
+            label={t('report.drawing')}
+            marks={marksOfReport(report, rig).map(({ defect, x, y }) => ({
+              id: defect.id,
+              state: defect.grade,
+              x,
+              y,
+            }))}
+          />
         ) : null}
+        <Soft>
+          {t('report.graded', { policy: report.policy.title })}
+          {report.policy.beside
+            ? ` ${t('report.beside', { titles: report.policy.beside.join(', ') })}`
+            : ''}
+        </Soft>
         <Body>{t('report.sound', { sound, total: report.answers.length })}</Body>
       </Card>
       <Card>
@@ -53,6 +73,9 @@ export function ReportBody({ file }: { readonly file: ReportFile }) {
             {each.because.length > 0 ? `. ${each.because.slice(0, 5).join('; ')}` : ''}
           </Body>
         ))}
+        {report.verdict.mostKmh === undefined ? null : (
+          <Body className="font-thick">{t('most', { speed: speed(report.verdict.mostKmh) })}</Body>
+        )}
         {report.verdict.conditions.map((words) => (
           <Body key={words} className="font-thick">
             {words}
@@ -61,9 +84,14 @@ export function ReportBody({ file }: { readonly file: ReportFile }) {
       </Card>
       <Card>
         <Heading level={2}>{t('report.faults')}</Heading>
-        {report.defects.length === 0 ? <Body>{t('sign.nothing')}</Body> : null}
+        {report.defects.length === 0 ? (
+          <Body>
+            {report.policy.words ? `${report.policy.words.sound}. ` : ''}
+            {t('sign.nothing')}
+          </Body>
+        ) : null}
         {report.defects.map((defect) => (
-          <DefectLines key={defect.key} defect={defect} />
+          <DefectLines key={defect.key} defect={defect} words={report.policy.words} />
         ))}
       </Card>
       {report.carried.length > 0 ? (
@@ -111,21 +139,7 @@ export function ReportBody({ file }: { readonly file: ReportFile }) {
         <Card>
           <Heading level={2}>{t('report.after')}</Heading>
           {file.additions.map(({ addition }) => (
-            <View key={addition.id}>
-              <Body className="font-thick">
-                {addition.kind === 'acknowledged'
-                  ? t('report.acknowledged', { name: addition.by.name })
-                  : addition.outcome
-                    ? t(`outcome.${addition.outcome}`)
-                    : ''}
-              </Body>
-              <Body>
-                {report.defects.find(({ id }) => id === addition.defect)?.title} {addition.words}
-              </Body>
-              <Soft>
-                {addition.by.name}, {formatWhen(addition.at)}
-              </Soft>
-            </View>
+            <AdditionLines key={addition.id} addition={addition} report={report} />
           ))}
         </Card>
       ) : null}
@@ -164,7 +178,13 @@ function ReadingLine({ answer }: { readonly answer: ReportAnswer }) {
   );
 }
 
-function DefectLines({ defect }: { readonly defect: ReportDefect }) {
+function DefectLines({
+  defect,
+  words,
+}: {
+  readonly defect: ReportDefect;
+  readonly words: Report['policy']['words'];
+}) {
   const t = useWords();
   return (
     <View className="flex-row gap-3">
@@ -182,6 +202,11 @@ function DefectLines({ defect }: { readonly defect: ReportDefect }) {
         {defect.reasons.slice(1).map((reason, index) => (
           <Soft key={index}>{t(`reason.${reason.code}`, { words: reason.words })}</Soft>
         ))}
+        {words ? <Soft>{words[defect.grade]}</Soft> : null}
+        {defect.condition ? <Body>{defect.condition}</Body> : null}
+        {defect.due && defect.grade === 'minor' ? (
+          <Soft>{t('fault.due', { when: formatWhen(defect.due) })}</Soft>
+        ) : null}
         {defect.fixed ? <Body>{t('report.fixed', { words: defect.fixed })}</Body> : null}
         {defect.note ? <Body>{defect.note}</Body> : null}
         {defect.photos.map((photo, index) => (
@@ -195,31 +220,4 @@ function DefectLines({ defect }: { readonly defect: ReportDefect }) {
       </View>
     </View>
   );
-}
-
-function rigOf(report: Report): Rig | undefined {
-  try {
-    return composeRig({
-      units: report.units.map((unit) => ({ ...unit, moduleId: unit.module, specification: {} })),
-      phase: report.phase,
-      circumstances: report.conditions.circumstances,
-      catalogue,
-    });
-  } catch (error) {
-    // A module that is gone leaves the drawing out; the words stand.
-    if (error instanceof RangeError) return undefined;
-    throw error;
-  }
-}
-
-function marksOf(report: Report, rig: Rig): FaultMark[] {
-  return report.defects.flatMap((defect) => {
-    const placed = rig.units.find(({ unit }) => unit.number === defect.unit);
-    const instance = rig.instances.find(({ key }) => key === defect.key);
-    const at =
-      defect.spot && placed
-        ? { x: defect.spot.x + placed.offset, y: defect.spot.y }
-        : instance && { x: instance.x, y: instance.y };
-    return at ? [{ id: defect.id, state: defect.grade as BeadState, ...at }] : [];
-  });
 }

@@ -1,10 +1,11 @@
-import type { Finding } from '@nazar/core/grading';
-import type { Stroke } from '@nazar/core/inspection';
+import type { Capability } from '@nazar/core/catalogue';
+import { findObjections, type Finding } from '@nazar/core/grading';
+import { circumstancesOf, neededOf, type Stroke } from '@nazar/core/inspection';
 import { useCallback, useState } from 'react';
 import { View } from 'react-native';
 import { Bead, Body, Button, Card, Columns, Heading, Screen, SignaturePad, Soft } from '@/design';
 import { useWords } from '@/i18n';
-import { appendEntries, useSession, useWalk } from '@/state';
+import { appendEntries, useSession, useSpeed, useWalk } from '@/state';
 import { HeadlineBanner } from '@/drawing';
 
 export interface SignScreenProps {
@@ -18,6 +19,7 @@ const SHOWN = 8;
 /** What the rig may do today and why; then the signature. */
 export function SignScreen({ inspectionId, onSealed, onBack }: SignScreenProps) {
   const t = useWords();
+  const speed = useSpeed();
   const walk = useWalk(inspectionId);
   const person = useSession((state) => state.person);
   const [strokes, setStrokes] = useState<readonly Stroke[]>([]);
@@ -33,8 +35,19 @@ export function SignScreen({ inspectionId, onSealed, onBack }: SignScreenProps) 
         <Body>{t(walk === null ? 'walk.gone' : 'loading')}</Body>
       </Screen>
     );
-  const { assessment } = walk;
-  const { verdict, missing } = assessment;
+  const { assessment, inspection, rig } = walk;
+  const { verdict, missing, findings } = assessment;
+  const { begun } = inspection;
+  const objections = findObjections({
+    verdict,
+    findings,
+    needs: [...neededOf(inspection)],
+    circumstances: circumstancesOf(inspection, rig),
+    officerReleases: rig.units.some(({ unit }) =>
+      walk.policiesOf(unit.id).some(({ signatures }) => signatures.officerReleases),
+    ),
+    released: false,
+  });
 
   const sign = async () => {
     if (missing.length > 0) {
@@ -112,9 +125,19 @@ export function SignScreen({ inspectionId, onSealed, onBack }: SignScreenProps) 
         }
         right={
           <>
-            {verdict.conditions.length > 0 ? (
+            {begun?.job ? (
+              <JobCard
+                title={begun.job.title}
+                needs={begun.job.needs}
+                objections={objections.length}
+              />
+            ) : null}
+            {verdict.conditions.length > 0 || verdict.mostKmh !== undefined ? (
               <Card marked>
                 <Heading level={2}>{t('sign.conditions')}</Heading>
+                {verdict.mostKmh === undefined ? null : (
+                  <Body className="font-thick">{t('most', { speed: speed(verdict.mostKmh) })}</Body>
+                )}
                 {verdict.conditions.map((words) => (
                   <Body key={words}>{words}</Body>
                 ))}
@@ -142,6 +165,26 @@ export function SignScreen({ inspectionId, onSealed, onBack }: SignScreenProps) 
         }
       />
     </Screen>
+  );
+}
+
+/** Whether it may do what it is wanted for. */
+function JobCard({
+  title,
+  needs,
+  objections,
+}: {
+  readonly title: string | undefined;
+  readonly needs: readonly Capability[];
+  readonly objections: number;
+}) {
+  const t = useWords();
+  return (
+    <Card marked={objections > 0}>
+      <Heading level={2}>{title ?? t('job.title')}</Heading>
+      <Body>{['road' as const, ...needs].map((each) => t(`capability.${each}`)).join(', ')}</Body>
+      <Body className="font-thick">{t(objections > 0 ? 'job.mayNot' : 'job.may')}</Body>
+    </Card>
   );
 }
 

@@ -1,6 +1,7 @@
 import { catalogue } from '@nazar/core/catalogue';
+import { OPEN_STATUSES, UNREAD_STATUSES } from '@nazar/core/repair';
 import { composeRig, type Rig } from '@nazar/core/rig';
-import { useMemo } from 'react';
+import { useMemo, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { Bead, Body, Button, Card, Columns, Heading, Soft, type BeadState } from '@/design';
 import { RigDrawing, type FaultMark } from '@/drawing';
@@ -12,10 +13,15 @@ interface RigPanelProps {
   readonly reference: Reference;
   readonly onChange: () => void;
   readonly onReport: (reportId: string) => void;
+  readonly onLogbook: (unitId: string) => void;
+  readonly onLeave: (inspectionId: string) => void;
+  readonly otherWalks: ReactNode;
+  readonly onApart: () => void;
 }
 
 /** The chosen rig as it stands: drawing, last reports, open defects, repairs to acknowledge. */
-export function RigPanel({ rig, reference, onChange, onReport }: RigPanelProps) {
+export function RigPanel(props: RigPanelProps) {
+  const { rig, reference, onChange, onReport, onLogbook, onLeave } = props;
   const t = useWords();
   const composed = useMemo((): Rig | undefined => {
     const units = rig.unitIds.flatMap((id) => reference.units.filter((unit) => unit.id === id));
@@ -23,10 +29,17 @@ export function RigPanel({ rig, reference, onChange, onReport }: RigPanelProps) 
     return composeRig({ units, phase: 'pre-trip', circumstances: [], catalogue });
   }, [rig, reference]);
   const defects = reference.defects.filter(({ unitId }) => rig.unitIds.includes(unitId));
-  const open = defects.filter(({ status }) => status === 'open' || status === 'deferred');
-  const repairs = defects.filter(
-    ({ status }) => status === 'repaired' || status === 'no-repair-needed',
+  const open = defects.filter(({ status }) => OPEN_STATUSES.includes(status));
+  const outing = reference.outings.find(({ unitIds }) =>
+    unitIds.some((id) => rig.unitIds.includes(id)),
   );
+  const jobs = reference.jobs.filter(({ unitIds }) =>
+    unitIds.some((id) => rig.unitIds.includes(id)),
+  );
+  const weak = reference.weakSpots.flatMap(
+    (spot) => composed?.instances.find(({ key }) => key === `${spot.unitId}/${spot.part}`) ?? [],
+  );
+  const repairs = defects.filter(({ status }) => UNREAD_STATUSES.includes(status));
   return (
     <Columns
       left={
@@ -38,9 +51,39 @@ export function RigPanel({ rig, reference, onChange, onReport }: RigPanelProps) 
             <Button look="quiet" title={t('today.change')} onPress={onChange} />
           </View>
           {composed ? (
-            <RigDrawing rig={composed} label={rig.title} marks={toMarks(composed, open)} />
+            <RigDrawing
+              rig={composed}
+              label={rig.title}
+              marks={toMarks(composed, open)}
+              weak={weak}
+            />
           ) : null}
+          {outing ? (
+            <Button
+              start
+              look="main"
+              title={t('today.isOut')}
+              note={[outing.title, outing.by, formatWhen(outing.outAt)].filter(Boolean).join(' · ')}
+              onPress={() => onLeave(outing.inspectionId)}
+            />
+          ) : null}
+          {jobs.map((job) => (
+            <Body key={job.id} className="font-thick">
+              {formatWhen(job.startsAt)} · {job.title}
+            </Body>
+          ))}
           <LastReports rig={rig} reference={reference} onReport={onReport} />
+          <View className="flex-row flex-wrap gap-2">
+            {composed?.units.map(({ unit }) => (
+              <Button
+                key={unit.id}
+                className="grow"
+                title={t('today.logbook', { number: unit.number })}
+                onPress={() => onLogbook(unit.id)}
+              />
+            ))}
+          </View>
+          {weak.length > 0 ? <Soft>{t('weak.count', { count: weak.length })}</Soft> : null}
         </Card>
       }
       right={
@@ -86,9 +129,14 @@ export function RigPanel({ rig, reference, onChange, onReport }: RigPanelProps) 
                     {t('today.since', { when: formatWhen(defect.reportedAt) })}, {defect.reportedBy}
                   </Soft>
                   {defect.condition ? <Body>{defect.condition}</Body> : null}
+                  {defect.returnOf ? <Soft>{t('workshop.returnShort')}</Soft> : null}
                 </View>
               </View>
             ))}
+          </Card>
+          <Card>
+            {props.otherWalks}
+            <Button look="quiet" title={t('rig.apart')} onPress={props.onApart} />
           </Card>
         </>
       }
@@ -96,12 +144,16 @@ export function RigPanel({ rig, reference, onChange, onReport }: RigPanelProps) 
   );
 }
 
-/** One line for each unit; the same report of both units is told once. */
-function LastReports({ rig, reference, onReport }: Omit<RigPanelProps, 'onChange'>) {
+/** One line for each unit; the reports of one walk are told once, and name each other. */
+function LastReports({
+  rig,
+  reference,
+  onReport,
+}: Pick<RigPanelProps, 'rig' | 'reference' | 'onReport'>) {
   const t = useWords();
   const reports = reference.lastReports.filter(({ unitId }) => rig.unitIds.includes(unitId));
   const once = reports.filter(
-    (report, index) => reports.findIndex(({ reportId }) => reportId === report.reportId) === index,
+    (report, index) => reports.findIndex(({ signedAt }) => signedAt === report.signedAt) === index,
   );
   if (once.length === 0) return <Soft>{t('today.noReport')}</Soft>;
   return once.map((report) => (
@@ -133,7 +185,12 @@ function toMarks(rig: Rig, open: readonly DefectRecord[]): FaultMark[] {
     const instance = rig.instances.find(({ key }) => key === defect.key);
     if (defect.spot && placed)
       return [
-        { id: defect.id, state: defect.grade, x: placed.offset + defect.spot.x, y: defect.spot.y },
+        {
+          id: defect.id,
+          state: defect.grade,
+          x: placed.offset + defect.spot.x,
+          y: placed.aside + defect.spot.y,
+        },
       ];
     return instance ? [{ id: defect.id, state: defect.grade, x: instance.x, y: instance.y }] : [];
   });

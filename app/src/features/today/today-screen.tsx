@@ -1,23 +1,32 @@
+import type { Phase } from '@nazar/core/catalogue';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { Body, Button, Card, Heading, Screen } from '@/design';
 import { formatWhen, useWords } from '@/i18n';
 import {
+  ApiProblem,
   keepRigChoice,
   listUnfinished,
+  OFFLINE,
   readRigChoice,
+  takeRigApart,
   useReference,
   useSession,
   type Reference,
 } from '@/state';
+import { OtherWalks } from './other-walks';
 import { RigPanel } from './rig-panel';
 
 export interface TodayScreenProps {
-  readonly onBegin: (rigId: string, phase: 'pre-trip' | 'post-trip') => void;
+  readonly onBegin: (rigId: string, phase: Phase) => void;
+  readonly onBuild: () => void;
   readonly onGoOn: (inspectionId: string) => void;
   readonly onReport: (reportId: string) => void;
   readonly onYou: () => void;
   readonly onWorkshop: () => void;
+  readonly onDesk: () => void;
+  readonly onLogbook: (unitId: string) => void;
+  readonly onLeave: (inspectionId: string) => void;
 }
 
 type UsualRig = Reference['rigs'][number];
@@ -28,6 +37,7 @@ export function TodayScreen(props: TodayScreenProps) {
   const person = useSession((state) => state.person);
   const reference = useReference((state) => state.reference);
   const [choice, setChoice] = useState<string | null>();
+  const [trouble, setTrouble] = useState<string>();
   const [unfinished, setUnfinished] = useState<readonly string[]>([]);
   const personId = person?.id ?? '';
   useEffect(() => {
@@ -36,6 +46,16 @@ export function TodayScreen(props: TodayScreenProps) {
   }, [personId]);
   if (!person) return null;
   const rig = reference?.rigs.find(({ id }) => id === choice);
+  const apart = async (id: string) => {
+    try {
+      await takeRigApart(id);
+      await useReference.getState().refresh(personId);
+      choose(null);
+    } catch (error) {
+      if (!(error instanceof ApiProblem)) throw error;
+      setTrouble(error.code === OFFLINE ? t('rig.keepOffline') : error.detail);
+    }
+  };
   const choose = (id: string | null) => {
     setChoice(id);
     void keepRigChoice(personId, id);
@@ -50,6 +70,9 @@ export function TodayScreen(props: TodayScreenProps) {
           {person.role === 'driver' ? null : (
             <Button look="quiet" title={t('today.toWorkshop')} onPress={props.onWorkshop} />
           )}
+          {person.role === 'supervisor' ? (
+            <Button look="quiet" title={t('desk.title')} onPress={props.onDesk} />
+          ) : null}
           <Button look="quiet" title={t('you.title')} onPress={props.onYou} />
         </>
       }
@@ -74,6 +97,11 @@ export function TodayScreen(props: TodayScreenProps) {
       {unfinished.map((id) => (
         <Button key={id} look="main" title={t('today.goOn')} onPress={() => props.onGoOn(id)} />
       ))}
+      {trouble ? (
+        <Body role="alert" className="font-thick text-vermilion">
+          {trouble}
+        </Body>
+      ) : null}
       {!reference ? (
         <Body>{t('today.noReference')}</Body>
       ) : reference.rigs.length === 0 ? (
@@ -84,9 +112,24 @@ export function TodayScreen(props: TodayScreenProps) {
           reference={reference}
           onChange={() => choose(null)}
           onReport={props.onReport}
+          onLogbook={props.onLogbook}
+          onLeave={props.onLeave}
+          onApart={() => void apart(rig.id)}
+          otherWalks={
+            <OtherWalks
+              rig={rig}
+              reference={reference}
+              onBegin={(phase) => props.onBegin(rig.id, phase)}
+            />
+          }
         />
       ) : choice === undefined ? null : (
-        <RigChoice rigs={reference.rigs} reference={reference} onChoose={choose} />
+        <RigChoice
+          rigs={reference.rigs}
+          reference={reference}
+          onChoose={choose}
+          onBuild={props.onBuild}
+        />
       )}
     </Screen>
   );
@@ -96,15 +139,18 @@ function RigChoice({
   rigs,
   reference,
   onChoose,
+  onBuild,
 }: {
   readonly rigs: readonly UsualRig[];
   readonly reference: Reference;
   readonly onChoose: (id: string) => void;
+  readonly onBuild: () => void;
 }) {
   const t = useWords();
   return (
     <Card>
       <Heading level={2}>{t('today.choose')}</Heading>
+      <Button look="main" title={t('rig.title')} onPress={onBuild} />
       {rigs.map((rig) => {
         const last = reference.lastReports.find(({ unitId }) => unitId === rig.unitIds[0]);
         return (

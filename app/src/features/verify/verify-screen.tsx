@@ -1,4 +1,4 @@
-import { verifyReport, type Verification } from '@nazar/core/report';
+import { verifyReport, type Verification } from '@nazar/core/seal';
 import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { Bead, Body, Button, Card, Heading, Screen, Soft, type BeadState } from '@/design';

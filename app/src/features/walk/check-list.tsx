@@ -8,11 +8,13 @@ interface CheckListProps {
   readonly instances: readonly CheckInstance[];
   readonly currentKey: string;
   readonly stateOf: (key: string) => BeadState;
+  readonly isWeak: (key: string) => boolean;
   readonly onChoose: (key: string) => void;
 }
 
 /** The checks of one stop as beads on a string; the present one stays in view. */
-export function CheckList({ instances, currentKey, stateOf, onChoose }: CheckListProps) {
+export function CheckList(props: CheckListProps) {
+  const { instances, currentKey, stateOf, isWeak, onChoose } = props;
   const t = useWords();
   const list = useRef<ScrollView>(null);
   useEffect(() => {
@@ -30,6 +32,7 @@ export function CheckList({ instances, currentKey, stateOf, onChoose }: CheckLis
           instance={instance}
           state={stateOf(instance.key)}
           isCurrent={instance.key === currentKey}
+          isWeak={isWeak(instance.key)}
           onChoose={onChoose}
         />
       ))}
@@ -41,11 +44,13 @@ const CheckRow = memo(function CheckRow({
   instance,
   state,
   isCurrent,
+  isWeak,
   onChoose,
 }: {
   readonly instance: CheckInstance;
   readonly state: BeadState;
   readonly isCurrent: boolean;
+  readonly isWeak: boolean;
   readonly onChoose: (key: string) => void;
 }) {
   const t = useWords();
@@ -56,7 +61,7 @@ const CheckRow = memo(function CheckRow({
         role="button"
         nativeID={`check ${instance.key}`}
         aria-current={isCurrent ? 'step' : undefined}
-        aria-label={`${instance.check.title}${place}, ${t(`state.${state}`)}`}
+        aria-label={`${instance.check.title}${place}, ${t(`state.${state}`)}${isWeak ? `, ${t('weak.mark')}` : ''}`}
         onPress={() => onChoose(instance.key)}
         className={`min-h-touch flex-row items-center gap-3 px-4 py-1 ${isCurrent ? 'bg-raised' : ''}`}
       >
@@ -68,6 +73,11 @@ const CheckRow = memo(function CheckRow({
           {instance.check.title}
           {place}
         </Text>
+        {isWeak ? (
+          <Text className="ml-auto rounded-lg bg-chalk px-2 py-1 font-head text-base text-on-chalk">
+            {t('weak.mark')}
+          </Text>
+        ) : null}
       </Pressable>
     </View>
   );

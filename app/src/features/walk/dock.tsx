@@ -1,5 +1,6 @@
 import type { InstanceAssessment } from '@nazar/core/inspection';
 import { formatSi, type UnitName } from '@nazar/core/quantity';
+import type { WeakSpot } from '@nazar/core/repair';
 import { memo } from 'react';
 import { ScrollView, View } from 'react-native';
 import { Bead, Body, Button, Heading, SignalWords, Soft } from '@/design';
@@ -18,7 +19,10 @@ interface DockProps {
   /** Symptom of a defect that is open here since an earlier walk. */
   readonly known?: string;
   readonly repaired?: string;
+  readonly weak?: WeakSpot;
   readonly hasDraft: boolean;
+  /** The check has a function cycle that can be played. */
+  readonly onPlay?: () => void;
   /** The next check without an answer, or the next stop once this one has them all. */
   readonly onward: {
     readonly to: 'check' | 'stop';
@@ -35,7 +39,7 @@ interface DockProps {
 /** The present check and its answers, in the lower half where the thumb is. */
 export function Dock(props: DockProps) {
   const t = useWords();
-  const { assessed, known, repaired } = props;
+  const { assessed, known, repaired, weak } = props;
   const { check, place } = assessed.instance;
   const needs = check.needs.map((need) => t(`need.${need}`)).join(', ');
   const helper = check.helper === 'none' ? '' : t(`helper.${check.helper}`);
@@ -56,6 +60,11 @@ export function Dock(props: DockProps) {
         {repaired ? (
           <Body className="font-thick">{t('walk.repaired', { words: repaired })}</Body>
         ) : null}
+        {weak ? (
+          <Body className="font-thick">
+            {t('weak.shake', { findings: weak.findings, walks: weak.walks })}
+          </Body>
+        ) : null}
         <LastLine {...props} />
         {check.cautions.map((caution) => (
           <SignalWords key={caution.words} caution={caution} />
@@ -73,6 +82,7 @@ export function Dock(props: DockProps) {
             measures={check.reading ? (check.reading.required ? 'must' : 'may') : 'no'}
             again={assessed.state === 'again'}
             hasDraft={props.hasDraft}
+            onPlay={props.onPlay}
             onSound={props.onSound}
             onFault={props.onFault}
             onCannot={props.onCannot}
@@ -107,6 +117,7 @@ interface AnswerButtonsProps {
   readonly measures: 'no' | 'may' | 'must';
   readonly again: boolean;
   readonly hasDraft: boolean;
+  readonly onPlay?: () => void;
   readonly onSound: () => void;
   readonly onFault: () => void;
   readonly onCannot: () => void;
@@ -130,6 +141,7 @@ const AnswerButtons = memo(function AnswerButtons(props: AnswerButtonsProps) {
           onPress={props.onFault}
         />
       </View>
+      {props.onPlay ? <Button title={t('cycle.play')} onPress={props.onPlay} /> : null}
       {measures === 'must' || again ? (
         <Button
           look="main"

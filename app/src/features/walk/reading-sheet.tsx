@@ -137,7 +137,7 @@ function RangeWords({
       : least
         ? t('keypad.least', { least: exact(least.value) })
         : t('keypad.most', { most: exact(limit.value) });
-  const source = limit.from === 'law' ? limit.source : t('keypad.specification');
+  const source = limit.from === 'specification' ? t('keypad.specification') : limit.source;
   return <Body className="font-thick">{t('keypad.by', { limit: words, source })}</Body>;
 }
 
@@ -163,7 +163,7 @@ function StopWords({
     combinationAir,
   );
   const source = (limit: AppliedLimit) =>
-    limit.from === 'law' ? limit.source : t('keypad.specification');
+    limit.from === 'specification' ? t('keypad.specification') : limit.source;
   return (
     <>
       {range.least ? (

@@ -11,14 +11,17 @@ import {
   knownDefects,
   listDrafts,
   unreadRepairs,
-  usePreferences,
+  useHabit,
   useReference,
+  weakSpotAt,
   type Walk,
 } from '@/state';
+import { Progress, StopCautions } from './board-parts';
 import { CannotSheet } from './cannot-sheet';
 import { CheckList } from './check-list';
 import { Dock } from './dock';
 import { KeysSheet } from './keys-sheet';
+import { ProcedureSheet } from './procedure-sheet';
 import { ReadingSheet, judgeKept, type TypedReading } from './reading-sheet';
 import { RepairsSheet } from './repairs';
 import { openInStop, stateOfStop } from './states';
@@ -32,7 +35,7 @@ interface WalkBoardProps extends WalkScreenProps {
   readonly personId: string;
 }
 
-type OpenSheet = 'reading' | 'cannot' | 'stops' | 'repairs' | 'keys' | undefined;
+type OpenSheet = 'cycle' | 'reading' | 'cannot' | 'stops' | 'repairs' | 'keys' | undefined;
 
 /** One stop at a time: the rig with the way round it, the checks from here, the present one at the thumb. */
 export function WalkBoard(props: WalkBoardProps) {
@@ -41,7 +44,7 @@ export function WalkBoard(props: WalkBoardProps) {
   const { width } = useWindowDimensions();
   const wide = width >= 900;
   const reference = useReference((state) => state.reference);
-  const habit = usePreferences((state) => state.habit) ?? reference?.habit ?? 'customary';
+  const habit = useHabit();
   const { inspection, assessment, rig, stops } = walk;
   const position = usePosition(walk, props.at);
   const { stop, stopIndex, current } = position;
@@ -125,6 +128,10 @@ export function WalkBoard(props: WalkBoardProps) {
     (each: string): BeadState => assessment.byKey.get(each)?.state ?? 'unanswered',
     [assessment],
   );
+  const isWeak = useCallback(
+    (each: string) => weakSpotAt(reference, each) !== undefined,
+    [reference],
+  );
   const stopStates = stops.map((each) => stateOfStop(walk, each)).join(' ');
   // The drawing changes only when a stop does, not with every answer.
   const beads = useMemo(() => {
@@ -143,8 +150,16 @@ export function WalkBoard(props: WalkBoardProps) {
   const openCannot = useStable(() => setSheet('cannot'));
   const openReading = useStable(() => setSheet('reading'));
   const openStops = useStable(() => setSheet('stops'));
+  const openCycle = useStable(() => setSheet('cycle'));
+  const procedure = rig.units
+    .find(({ unit }) => unit.id === current.unit.id)
+    ?.module.procedures.find((each) => each.check === current.check.id);
   const { x, y } = current;
   const spot = useMemo(() => ({ x, y }), [x, y]);
+  const weak = useMemo(
+    () => rig.instances.filter((each) => weakSpotAt(reference, each.key) !== undefined),
+    [rig, reference],
+  );
 
   useKeys(
     {
@@ -171,6 +186,7 @@ export function WalkBoard(props: WalkBoardProps) {
       stops={beads}
       currentStop={stop.key}
       spot={spot}
+      weak={weak}
     />
   );
   const next = stops[stopIndex + 1];
@@ -224,6 +240,7 @@ export function WalkBoard(props: WalkBoardProps) {
             instances={stop.instances}
             currentKey={key}
             stateOf={stateOf}
+            isWeak={isWeak}
             onChoose={position.goToCheck}
           />
           <Dock
@@ -237,7 +254,9 @@ export function WalkBoard(props: WalkBoardProps) {
               reference?.defects.find((each) => each.key === key && each.outcomeWords)
                 ?.outcomeWords ?? undefined
             }
+            weak={weakSpotAt(reference, key)}
             hasDraft={drafts.includes(key)}
+            onPlay={procedure && openCycle}
             onward={
               openHere > 0
                 ? { to: 'check', title: t('walk.nextCheck'), go: () => position.moveOn(key) }
@@ -271,6 +290,17 @@ export function WalkBoard(props: WalkBoardProps) {
           onClose={close}
         />
       ) : null}
+      {sheet === 'cycle' && procedure ? (
+        <ProcedureSheet
+          key={key}
+          procedure={procedure}
+          check={current.check}
+          habit={habit}
+          onGood={onSound}
+          onFailed={(symptomId) => onFault(key, symptomId)}
+          onClose={close}
+        />
+      ) : null}
       {sheet === 'cannot' ? (
         <CannotSheet
           onKeep={(reason) => void answer({ outcome: 'not-looked', reason })}
@@ -298,41 +328,5 @@ export function WalkBoard(props: WalkBoardProps) {
         </Pressable>
       ) : null}
     </View>
-  );
-}
-
-/** How much of the walk is answered, as a tape. */
-function Progress({ share }: { readonly share: number }) {
-  return (
-    <View className="h-1.5 w-full bg-line" aria-hidden>
-      <View className="h-full bg-cobalt" style={{ width: `${Math.round(share * 100)}%` }} />
-    </View>
-  );
-}
-
-/** Cautions of a stop, once: a touch puts them away until the next stop. */
-function StopCautions({
-  cautions,
-  stopKey,
-}: {
-  readonly cautions:
-    | Parameters<typeof SignalWords>[0]['caution'][]
-    | NonNullable<Walk['stops'][number]['zone']['cautions']>;
-  readonly stopKey: string;
-}) {
-  const t = useWords();
-  const [read, setRead] = useState<string>();
-  if (cautions.length === 0 || read === stopKey) return null;
-  return (
-    <Pressable
-      role="button"
-      aria-label={`${cautions.map(({ signal, words }) => `${signal}. ${words}`).join(' ')} ${t('close')}`}
-      onPress={() => setRead(stopKey)}
-      className="gap-1 px-4 pb-1"
-    >
-      {cautions.map((caution) => (
-        <SignalWords key={caution.words} caution={caution} />
-      ))}
-    </Pressable>
   );
 }

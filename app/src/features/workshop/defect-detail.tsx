@@ -1,32 +1,61 @@
 import { catalogue } from '@nazar/core/catalogue';
-import { composeRig, type Rig } from '@nazar/core/rig';
-import { useMemo } from 'react';
+import { OPEN_STATUSES } from '@nazar/core/repair';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import { ScrollView, View } from 'react-native';
-import { Bead, Body, Button, Card, Heading, Soft } from '@/design';
-import { KeptPhoto, RigDrawing } from '@/drawing';
+import { Bead, Body, Button, Card, Heading, Soft, useNow } from '@/design';
+import { KeptPhoto, RigDrawing, unitAlone } from '@/drawing';
 import { formatWhen, useWords } from '@/i18n';
-import { useReference, type DefectRecord, type Reference } from '@/state';
+import {
+  ApiProblem,
+  loadDefectFile,
+  useReference,
+  type Comparison,
+  type DefectFile,
+  type DefectRecord,
+} from '@/state';
+import { AssignRow } from './assign-row';
 import { CertifyForm } from './certify-form';
+import { Correction } from './correction';
+import { Life } from './life';
+import { SecondSignature } from './second-signature';
+import { WorkForm } from './work-form';
 
 interface DefectDetailProps {
   readonly defect: DefectRecord;
   readonly wide: boolean;
-  readonly mayCertify: boolean;
+  readonly role: 'driver' | 'mechanic' | 'supervisor';
   readonly personId: string;
   readonly personName: string;
   readonly onReport: (reportId: string) => void;
+  readonly onLogbook: (unitId: string) => void;
+  readonly onCompare: (what: Comparison) => void;
   readonly onDone: (sentence: string) => void;
 }
 
-/** One defect with its place, photos and reasons, and what came of it. */
+/** One defect with its place, photos, reasons and life, and what comes of it. */
 export function DefectDetail(props: DefectDetailProps) {
+  const { wide, role, personId, personName } = props;
   const t = useWords();
-  const { defect, wide } = props;
   const reference = useReference((state) => state.reference);
-  const rig = useMemo(() => rigOf(defect, reference), [defect, reference]);
-  const spot = defect.spot ?? placeOf(defect, rig);
+  const [file, setFile] = useState<DefectFile>();
+  const { id } = props.defect;
+  const reload = useCallback(() => {
+    loadDefectFile(id).then(setFile, (error: unknown) => {
+      // Without a network what the list knows is shown, and no life.
+      if (!(error instanceof ApiProblem)) throw error;
+    });
+  }, [id]);
+  useEffect(reload, [reload]);
+  const defect = file?.defect ?? props.defect;
+  const { unitId } = defect;
+  const rig = useMemo(() => {
+    const unit = reference?.units.find((each) => each.id === unitId);
+    return unit && unitAlone(unit, catalogue);
+  }, [unitId, reference]);
+  const spot = defect.spot ?? rig?.instances.find(({ key }) => key === defect.key);
+  const open = OPEN_STATUSES.includes(defect.status);
   return (
-    <ScrollView contentContainerClassName={`gap-4 p-4 ${wide ? 'flex-row' : ''}`}>
+    <ScrollView tabIndex={0} contentContainerClassName={`gap-4 p-4 ${wide ? 'flex-row' : ''}`}>
       <View className={`gap-3 ${wide ? 'min-w-0 flex-1' : ''}`}>
         <View className="flex-row items-center gap-3">
           <Bead state={defect.grade} size={44} />
@@ -40,12 +69,34 @@ export function DefectDetail(props: DefectDetailProps) {
           {defect.extent ? ` · ${defect.extent}` : ''}
         </Body>
         <Soft>
-          {defect.unitTitle} ·{' '}
-          {t('workshop.reported', { when: formatWhen(defect.reportedAt), name: defect.reportedBy })}
-          {defect.confirmedAt
-            ? ` · ${t('workshop.confirmed', { when: formatWhen(defect.confirmedAt) })}`
-            : ''}
+          {[
+            defect.unitTitle,
+            t('workshop.reported', {
+              when: formatWhen(defect.reportedAt),
+              name: defect.reportedBy,
+            }),
+            defect.confirmedAt &&
+              t('workshop.confirmed', {
+                when: formatWhen(defect.confirmedAt),
+                count: defect.confirmations,
+              }),
+          ]
+            .filter(Boolean)
+            .join(' · ')}
         </Soft>
+        <Urgency defect={defect} />
+        {file?.formerRepair ? (
+          <Card marked>
+            <Heading level={3}>{t('workshop.return')}</Heading>
+            <Body>
+              {t('workshop.returnOf', {
+                when: formatWhen(file.formerRepair.certifiedAt ?? ''),
+                name: file.formerRepair.certifiedBy ?? '',
+                words: file.formerRepair.outcomeWords ?? '',
+              })}
+            </Body>
+          </Card>
+        ) : null}
         {defect.note ? <Body className="font-thick">{defect.note}</Body> : null}
         {defect.until ? (
           <Body>
@@ -54,8 +105,8 @@ export function DefectDetail(props: DefectDetailProps) {
         ) : null}
         {rig ? <RigDrawing rig={rig} label={t('workshop.drawing')} spot={spot} /> : null}
         {defect.photoIds.length === 0 ? <Soft>{t('workshop.noPhoto')}</Soft> : null}
-        {defect.photoIds.map((id) => (
-          <KeptPhoto key={id} id={id} label={t('workshop.photo')} size={240} />
+        {defect.photoIds.map((photo) => (
+          <KeptPhoto key={photo} id={photo} label={t('workshop.photo')} size={240} />
         ))}
         <Card>
           <Heading level={3}>{t('workshop.why')}</Heading>
@@ -65,49 +116,81 @@ export function DefectDetail(props: DefectDetailProps) {
             </Body>
           ))}
           <Soft>{t('guide')}</Soft>
+          {defect.symptomId ? (
+            <Button
+              look="quiet"
+              title={t('compare.open')}
+              onPress={() =>
+                props.onCompare({
+                  checkId: defect.key.split('/')[1],
+                  symptomId: defect.symptomId ?? '',
+                  circumstances: [],
+                  needed: [],
+                })
+              }
+            />
+          ) : null}
         </Card>
-        {defect.reportId ? (
-          <Button
-            title={t('workshop.report')}
-            onPress={() => defect.reportId && props.onReport(defect.reportId)}
-          />
-        ) : null}
-      </View>
-      {props.mayCertify ? (
-        <View className={wide ? 'w-[380px]' : ''}>
-          <CertifyForm
-            defect={defect}
-            personId={props.personId}
-            personName={props.personName}
-            onDone={props.onDone}
-          />
+        {file ? <Life steps={file.steps} /> : null}
+        <View className="flex-row flex-wrap gap-2">
+          {defect.reportId ? (
+            <Button
+              title={t('workshop.report')}
+              onPress={() => defect.reportId && props.onReport(defect.reportId)}
+            />
+          ) : null}
+          <Button title={t('logbook.open')} onPress={() => props.onLogbook(defect.unitId)} />
+          <Correction defect={defect} personId={personId} onChanged={reload} />
         </View>
-      ) : null}
+      </View>
+      {role === 'driver' || !open ? null : (
+        <View className={`gap-4 ${wide ? 'w-[380px]' : ''}`}>
+          <AssignRow defect={defect} personId={personId} onChanged={reload} />
+          {role === 'mechanic' ? (
+            <>
+              <WorkForm defect={defect} personId={personId} onChanged={reload} />
+              {defect.status === 'awaiting-agent' ? (
+                <Card marked>
+                  <Body>{t('workshop.waitsSecond')}</Body>
+                </Card>
+              ) : (
+                <CertifyForm
+                  defect={defect}
+                  personId={personId}
+                  personName={personName}
+                  onDone={props.onDone}
+                  onRefused={reload}
+                />
+              )}
+            </>
+          ) : null}
+          {role === 'supervisor' && defect.status === 'awaiting-agent' ? (
+            <SecondSignature
+              defect={defect}
+              personId={personId}
+              personName={personName}
+              onDone={props.onDone}
+            />
+          ) : null}
+        </View>
+      )}
     </ScrollView>
   );
 }
 
-/** The unit alone; a towed one is drawn as it stands without a truck. */
-function rigOf(defect: DefectRecord, reference: Reference | undefined): Rig | undefined {
-  const unit = reference?.units.find(({ id }) => id === defect.unitId);
-  const module = catalogue.modules.find(({ id }) => id === unit?.moduleId);
-  if (!unit || !module) return undefined;
-  if (module.powered)
-    return composeRig({ units: [unit], phase: 'pre-trip', circumstances: [], catalogue });
-  return {
-    units: [{ unit, module, offset: 0, followed: false }],
-    length: module.length,
-    width: module.width,
-    height: module.height,
-    towing: false,
-    combinationAir: false,
-    zones: [],
-    instances: [],
-    capabilities: [],
-  };
-}
-
-function placeOf(defect: DefectRecord, rig: Rig | undefined) {
-  const instance = rig?.instances.find(({ key }) => key === defect.key);
-  return instance && { x: instance.x, y: instance.y };
+/** Until when, for what, and by whom. */
+function Urgency({ defect }: { readonly defect: DefectRecord }) {
+  const t = useWords();
+  const now = useNow();
+  const { dueAt, reportedAt } = defect;
+  const atOnce = dueAt !== null && Date.parse(dueAt) <= Date.parse(reportedAt);
+  const overdue = dueAt !== null && Date.parse(dueAt) < now;
+  const words = [
+    defect.neededAt && t('workshop.needed', { when: formatWhen(defect.neededAt) }),
+    dueAt &&
+      (atOnce
+        ? t('workshop.dueAtOnce')
+        : t(overdue ? 'workshop.overdue' : 'workshop.due', { when: formatWhen(dueAt) })),
+  ].filter(Boolean);
+  return words.length > 0 ? <Body className="font-thick">{words.join(' · ')}</Body> : null;
 }

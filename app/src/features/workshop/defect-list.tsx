@@ -60,10 +60,24 @@ const DefectRow = memo(function DefectRow({
           {defect.place ? ` · ${defect.place}` : ''}
         </Text>
         <Text numberOfLines={1} className="font-text text-sm text-soft">
-          {t(`grade.${defect.grade}`)} · {formatWhen(defect.reportedAt)} · {defect.reportedBy}
-          {defect.until ? ` · ${t('outcome.deferred')} ${defect.until}` : ''}
+          {lineOf(defect, t)}
         </Text>
       </View>
     </Pressable>
   );
 });
+
+/** Grade and age, and what makes it pressing. */
+function lineOf(defect: DefectRecord, t: ReturnType<typeof useWords>): string {
+  return [
+    t(`grade.${defect.grade}`),
+    defect.neededAt && t('workshop.neededShort', { when: formatWhen(defect.neededAt) }),
+    defect.returnOf && t('workshop.returnShort'),
+    defect.status === 'awaiting-agent' && t('workshop.second'),
+    defect.status === 'deferred' && `${t('outcome.deferred')} ${defect.until ?? ''}`,
+    formatWhen(defect.reportedAt),
+    defect.assignedTo ?? defect.reportedBy,
+  ]
+    .filter(Boolean)
+    .join(' · ');
+}

@@ -2,18 +2,22 @@ import { useCallback, useEffect, useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
 import { Body, Button, Screen } from '@/design';
 import { useWords } from '@/i18n';
-import { ApiProblem, OFFLINE, useSession, useWorkshop } from '@/state';
+import { ApiProblem, OFFLINE, useSession, useWorkshop, type Comparison } from '@/state';
 import { DefectDetail } from './defect-detail';
 import { DefectList } from './defect-list';
 
 export interface WorkshopScreenProps {
   readonly onReport: (reportId: string) => void;
+  readonly onLogbook: (unitId: string) => void;
+  readonly onCompare: (what: Comparison) => void;
+  readonly onDesk: () => void;
   readonly onToday: () => void;
   readonly onYou: () => void;
 }
 
-/** Open defects, worst and oldest first; the chosen one beside them on a wide screen. */
-export function WorkshopScreen({ onReport, onToday, onYou }: WorkshopScreenProps) {
+/** What to mend first; the chosen defect beside the list on a wide screen. */
+export function WorkshopScreen(props: WorkshopScreenProps) {
+  const { onReport, onLogbook, onCompare, onDesk, onToday, onYou } = props;
   const t = useWords();
   const { width } = useWindowDimensions();
   const wide = width >= 900;
@@ -59,13 +63,15 @@ export function WorkshopScreen({ onReport, onToday, onYou }: WorkshopScreenProps
       key={defect.id}
       defect={defect}
       wide={wide}
-      mayCertify={person.role === 'mechanic'}
+      role={person.role}
       personId={person.id}
       personName={person.name}
       onReport={onReport}
+      onLogbook={onLogbook}
+      onCompare={onCompare}
       onDone={(sentence) => {
         setDone(sentence);
-        setChosen(undefined);
+        setChosen((before) => (before === defect.id ? undefined : before));
         void reload();
       }}
     />
@@ -89,6 +95,9 @@ export function WorkshopScreen({ onReport, onToday, onYou }: WorkshopScreenProps
           ) : (
             <Button look="quiet" title={t('today.toToday')} onPress={onToday} />
           )}
+          {person.role === 'supervisor' ? (
+            <Button look="quiet" title={t('desk.title')} onPress={onDesk} />
+          ) : null}
           <Button look="quiet" title={t('you.title')} onPress={onYou} />
         </>
       }

@@ -1,13 +1,18 @@
 import type { Module } from '../../types';
-import { brakeTestChecks } from './brake-tests';
-import { cabChecks } from './cab';
-import { engineBayChecks } from './engine-bay';
+import { module } from '../../write';
+import {
+  chassisChecks,
+  chassisCombinations,
+  chassisServices,
+  chassisSpecification,
+} from '../../chassis';
 import { HEIGHT, LENGTH, WIDTH, places, shapes, zones } from './measures';
-import { outsideChecks } from './outside';
 
-export const straightTruck: Module = {
+export const straightTruck: Module = module({
   id: 'straight-truck-air',
   title: 'Straight truck, air brakes',
+  build: 'chassis',
+  vehicleClass: 'goods',
   powered: true,
   airBrakes: true,
   length: LENGTH,
@@ -15,8 +20,22 @@ export const straightTruck: Module = {
   height: HEIGHT,
   capabilities: ['road', 'tow'],
   joints: { rear: { sort: 'pintle', x: LENGTH } },
+  mounts: [
+    { sort: 'front-hitch', x: 0 },
+    { sort: 'front-bumper', x: 0 },
+    { sort: 'side-wing', x: 3.2, y: 1.25 },
+    { sort: 'transmission', x: 2.2 },
+    { sort: 'underbody', x: 4.2 },
+    { sort: 'behind-cab', x: 2.95 },
+    { sort: 'body', x: 4.1 },
+    { sort: 'rear-gate', x: LENGTH },
+  ],
+  gives: ['air-lines', 'electrical-socket', 'charging-lead', 'warning-lamps'],
+  specification: chassisSpecification,
   zones,
   places,
   shapes,
-  checks: [...outsideChecks, ...engineBayChecks, ...cabChecks, ...brakeTestChecks],
-};
+  checks: chassisChecks,
+  combinations: chassisCombinations,
+  services: chassisServices,
+});

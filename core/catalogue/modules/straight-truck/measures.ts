@@ -1,5 +1,5 @@
 import type { Place, Shape, Zone } from '../../types';
-import { caution } from '../../write';
+import { caution, place } from '../../write';
 
 export const LENGTH = 8.4;
 export const WIDTH = 2.5;
@@ -194,17 +194,6 @@ export const places: Place[] = [
   place('rear-lamps-left', 'left', ['rear-lamp'], 'rear', LENGTH - 0.1, -0.95),
   place('rear-lamps-right', 'right', ['rear-lamp'], 'rear', LENGTH - 0.1, 0.95),
 ];
-
-function place(
-  id: string,
-  title: string,
-  sorts: string[],
-  zone: string,
-  x: number,
-  y: number,
-): Place {
-  return { id, title, sorts, zone, x, y };
-}
 
 export const shapes: Shape[] = [
   {

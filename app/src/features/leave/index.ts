@@ -1,0 +1,1 @@
+export { LeaveScreen } from './leave-screen';

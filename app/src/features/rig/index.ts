@@ -1,0 +1,1 @@
+export { RigBuilderScreen, type RigBuilderScreenProps } from './rig-builder-screen';

@@ -1,0 +1,133 @@
+import type { Check, Procedure } from '@nazar/core/catalogue';
+import { formatSi, unitFor, type UnitHabit } from '@nazar/core/quantity';
+import {
+  failStep,
+  goOn,
+  startRun,
+  stepOf,
+  stopAtGate,
+  timeAgain,
+  waitOf,
+  type Run,
+} from '@nazar/core/procedure';
+import { useEffect, useState } from 'react';
+import { View } from 'react-native';
+import { Body, Button, Figure, Heading, Sheet, SignalWords, Soft } from '@/design';
+import { useWords } from '@/i18n';
+
+interface ProcedureSheetProps {
+  readonly procedure: Procedure;
+  readonly check: Check;
+  readonly habit: UnitHabit;
+  readonly onGood: () => void;
+  readonly onFailed: (symptomId: string) => void;
+  readonly onClose: () => void;
+}
+
+/** A function cycle step by step: clear zone and cautions first, gates that must be answered, holds that are counted. */
+export function ProcedureSheet(props: ProcedureSheetProps) {
+  const { procedure, check, habit, onGood, onFailed, onClose } = props;
+  const t = useWords();
+  const [now, setNow] = useState(() => Date.now());
+  const [run, setRun] = useState<Run>(() => startRun(Date.now()));
+  useEffect(() => {
+    const clock = setInterval(() => setNow(Date.now()), 250);
+    return () => clearInterval(clock);
+  }, []);
+  const step = stepOf(procedure, run);
+  const wait = waitOf(procedure, run, now);
+  const length = unitFor('length', habit);
+  const on = () => {
+    const next = goOn(procedure, run, Date.now());
+    setRun(next);
+    if (next.ended?.how === 'good') onGood();
+  };
+  const fail = (symptomId: string) => {
+    setRun(failStep(procedure, run, symptomId));
+    onFailed(symptomId);
+  };
+  const foot = run.ended ? (
+    <Button look="main" className="min-h-[64px]" title={t('close')} onPress={onClose} />
+  ) : !step ? (
+    <Button look="main" className="min-h-[64px]" title={t('cycle.begin')} onPress={on} />
+  ) : step.gate ? (
+    <View className="flex-row gap-2">
+      <Button
+        className="min-h-[64px] flex-1"
+        title={t('cycle.no')}
+        onPress={() => setRun(stopAtGate(procedure, run))}
+      />
+      <Button look="main" className="min-h-[64px] flex-1" title={t('cycle.yes')} onPress={on} />
+    </View>
+  ) : wait?.code === 'too-slow' ? (
+    <Button
+      className="min-h-[64px]"
+      title={t('cycle.timeAgain')}
+      onPress={() => setRun(timeAgain(run, Date.now()))}
+    />
+  ) : (
+    <Button
+      look="main"
+      className="min-h-[64px]"
+      title={t('cycle.good')}
+      disabled={wait !== undefined}
+      onPress={on}
+    />
+  );
+  return (
+    <Sheet title={procedure.title} closeTitle={t('close')} onClose={onClose} foot={foot}>
+      {run.ended?.how === 'stopped' ? (
+        <>
+          <Heading level={2}>{t('cycle.stopped')}</Heading>
+          <Body role="alert" className="font-thick">
+            {run.ended.words}
+          </Body>
+          <Soft>{t('cycle.notSound')}</Soft>
+        </>
+      ) : null}
+      {!run.ended && !step ? (
+        <>
+          {procedure.cautions.map((caution) => (
+            <SignalWords key={caution.words} caution={caution} />
+          ))}
+          <Body>
+            <Body className="font-thick">{t('cycle.stand')}</Body> {procedure.stand}
+          </Body>
+          <Body>
+            <Body className="font-thick">{t('cycle.clear')}</Body>{' '}
+            {t('cycle.zone', {
+              length: formatSi(procedure.clear.length, length),
+              width: formatSi(procedure.clear.width, length),
+            })}
+          </Body>
+        </>
+      ) : null}
+      {step ? (
+        <>
+          <Soft>{t('cycle.step', { number: run.at + 1, of: procedure.steps.length })}</Soft>
+          <Heading level={2} className="text-3xl">
+            {step.say}
+          </Heading>
+          {step.who ? <Soft>{t(`cycle.who.${step.who}`)}</Soft> : null}
+          {step.see ? <Body>{t('cycle.see', { words: step.see })}</Body> : null}
+          {step.gate ? <Body className="font-thick">{step.gate.ask}</Body> : null}
+          {wait?.code === 'hold' ? (
+            <Figure>{t('cycle.hold', { count: wait.seconds })}</Figure>
+          ) : null}
+          {wait?.code === 'too-slow' ? (
+            <Body role="alert" className="font-thick">
+              {t('cycle.tooSlow', { seconds: wait.seconds, within: wait.within })}
+            </Body>
+          ) : null}
+          {step.fails.length > 0 ? <Soft>{t('cycle.orElse')}</Soft> : null}
+          {step.fails.map((id) => {
+            const symptom = check.symptoms.find((each) => each.id === id);
+            return symptom ? (
+              <Button key={id} start title={symptom.words} onPress={() => fail(id)} />
+            ) : null;
+          })}
+        </>
+      ) : null}
+    </Sheet>
+  );
+}

@@ -1,0 +1,27 @@
+import type { EventType, Payloads } from '@nazar/core/inspection';
+import { useState } from 'react';
+import { useWords } from '@/i18n';
+import { appendEntries, ApiProblem, lastRefusal, syncNow } from '@/state';
+
+/** Keeps an entry on this device, sends it, and says why when the server refused it. */
+export function useSend(inspectionId: string, actorId: string) {
+  const t = useWords();
+  const [trouble, setTrouble] = useState<string>();
+  const send = async <T extends EventType>(type: T, payload: Payloads[T]): Promise<boolean> => {
+    setTrouble(undefined);
+    const kept = await appendEntries<EventType>([
+      { inspectionId, actorId, type, payload } as Parameters<typeof appendEntries>[0][number],
+    ]);
+    if (!kept) return false;
+    try {
+      await syncNow();
+    } catch (error) {
+      setTrouble(error instanceof ApiProblem ? error.detail : t('trouble.unexpected'));
+      return false;
+    }
+    const refusal = await lastRefusal(inspectionId);
+    setTrouble(refusal);
+    return refusal === undefined;
+  };
+  return { send, trouble };
+}

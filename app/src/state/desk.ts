@@ -1,0 +1,34 @@
+import type { Phase } from '@nazar/core/catalogue';
+import { callApi, callJson } from './api';
+import type { Outing, PlannedJob } from './reference';
+
+/** A walk of the last day and a half, as a supervisor's desk lists it. */
+export interface DeskWalk {
+  readonly inspectionId: string;
+  readonly unitIds: readonly string[];
+  readonly numbers: readonly string[];
+  readonly phase: Phase;
+  readonly headline: 'rolls' | 'limits' | 'stays';
+  readonly signedAt: string;
+  readonly driver: string;
+  readonly outAt: string | null;
+  readonly returnedAt: string | null;
+}
+
+export interface Desk {
+  readonly walks: readonly DeskWalk[];
+  readonly outings: readonly Outing[];
+  readonly jobs: readonly PlannedJob[];
+}
+
+export function loadDesk(): Promise<Desk> {
+  return callJson<Desk>('/desk');
+}
+
+export async function planJob(job: Omit<PlannedJob, 'id'>): Promise<void> {
+  await callApi('/jobs', { method: 'POST', json: job });
+}
+
+export async function cancelJob(id: string): Promise<void> {
+  await callApi(`/jobs/${id}`, { method: 'DELETE' });
+}

@@ -1,0 +1,558 @@
+import { bladeChecks, bladeSpecification } from '../shared/blades';
+import { hydraulicChecks, pinch } from '../shared/hydraulics';
+import type { Check, Module, Procedure } from '../types';
+import { caution, check, faultsOf, module, place, rect } from '../write';
+
+const { stops, repairs, watches } = faultsOf('plow', ['plow']);
+const road = faultsOf('plow', ['road', 'plow']);
+const lamps = faultsOf('lamps', ['road', 'plow']);
+const swing = caution('DANGER', 'Nobody in front of the blade or beside it while it moves.');
+
+const front: Check[] = [
+  ...bladeChecks({
+    prefix: 'plow',
+    zone: 'front',
+    each: 'edge',
+    of: 'of the plow',
+    takes: ['plow'],
+  }),
+  ...hydraulicChecks({ prefix: 'plow', zone: 'front', takes: ['plow'], of: 'of the plow' }),
+  check({
+    id: 'plow.hitch',
+    title: 'Look at hitch, bumper plate and push frame',
+    zone: 'front',
+    method: 'look',
+    needs: ['lamp'],
+    seconds: 14,
+    phases: ['pre-trip', 'hook-up', 'post-trip'],
+    criterion: 'No crack, all bolts in, hitch closed and pinned.',
+    symptoms: [
+      road.stops('hitch-open', 'Hitch not closed or not pinned', {
+        fixable: true,
+        fixLeaves: 'watch',
+      }),
+      road.stops('frame-crack', 'Crack in hitch or push frame'),
+      repairs('hitch-bolt', 'A bolt missing or loose'),
+    ],
+    fixes: ['Close and pin it'],
+    cautions: [swing],
+    why: 'All the push of the truck goes through it.',
+  }),
+  check({
+    id: 'plow.lamps',
+    title: 'Look at the upper headlamps and plow lamps',
+    zone: 'front',
+    method: 'look',
+    needs: ['lamps-on'],
+    helper: 'may-help',
+    seconds: 10,
+    criterion: 'Both upper headlamps and signals lit over the raised plow.',
+    symptoms: [
+      lamps.repairs('upper-lamp-out', 'An upper headlamp is out', {
+        condition: 'Daylight only until it is lit again.',
+        bars: 'dark',
+        worse: [{ in: 'dark', harm: 'stop', because: 'the plow hides the lower ones' }],
+        many: { from: 2, harm: 'stop', because: 'no lamp shines over the plow' },
+      }),
+      lamps.repairs('lamp-snowed', 'Covered in snow or salt', {
+        worse: [{ in: 'dark', harm: 'stop', because: 'a covered lamp is no lamp in the dark' }],
+      }),
+    ],
+    fixes: ['Wipe the lens'],
+    why: 'With the plow up the truck’s own lamps shine on steel.',
+  }),
+  check({
+    id: 'plow.angle',
+    title: 'See that angle stops and angle pins hold',
+    zone: 'front',
+    method: 'look',
+    seconds: 7,
+    criterion: 'Stops whole, pin in one of its holes.',
+    symptoms: [stops('angle-loose', 'Does not hold its angle'), repairs('angle-stop', 'Stop bent')],
+    why: 'A blade that swings by itself throws the truck into the other lane.',
+  }),
+  check({
+    id: 'plow.deflector',
+    title: 'Look at deflector and snow curtain',
+    zone: 'front',
+    method: 'look',
+    seconds: 5,
+    criterion: 'Fixed, not torn, keeps snow off the glass.',
+    symptoms: [
+      repairs('curtain-torn', 'Torn or missing', {
+        condition: 'Slower, so that snow stays off the glass.',
+        mostKmh: 40,
+      }),
+    ],
+    why: 'Snow over the blade blinds the driver.',
+  }),
+  check({
+    id: 'plow.spare-bolts',
+    title: 'Count the spare shear bolts and pins',
+    zone: 'cab',
+    method: 'count',
+    phases: ['pre-trip', 'hook-up'],
+    seconds: 10,
+    criterion: 'At least two of each, and the wrench that fits.',
+    symptoms: [
+      repairs('no-spares', 'Fewer than two', {
+        condition: 'Fetch some before leaving.',
+        worse: [{ needed: 'plow', harm: 'stop', because: 'one hidden curb ends the shift' }],
+      }),
+    ],
+    fixes: ['Fetch them from the stores'],
+    why: 'Shear bolts break at three in the morning.',
+  }),
+  check({
+    id: 'plow.shear-bolts',
+    title: 'Look at the shear bolts that are in',
+    zone: 'front',
+    method: 'look',
+    seconds: 7,
+    criterion: 'The right grade, whole, not bent.',
+    symptoms: [
+      repairs('shear-bent', 'Bent or of the wrong grade', {
+        condition: 'Change it before plowing.',
+      }),
+    ],
+    fixes: ['Change it'],
+    why: 'A bolt that is too strong breaks the frame instead.',
+  }),
+  check({
+    id: 'plow.float',
+    title: 'Try float: lower it and see it follow the ground',
+    zone: 'plow-controls',
+    method: 'operate',
+    needs: ['engine-idling', 'area-clear'],
+    seconds: 15,
+    criterion: 'Goes down by its own weight and lies flat.',
+    symptoms: [
+      repairs('no-float', 'Stays pressed down or up'),
+      stops('down-pressure', 'Lifts the front axle'),
+    ],
+    cautions: [swing],
+    why: 'Without float the front wheels lose the road.',
+  }),
+  check({
+    id: 'plow.cycle',
+    title: 'Run the plow up, down, left and right',
+    zone: 'plow-controls',
+    method: 'operate',
+    needs: ['engine-idling', 'area-clear', 'parking-brake-set'],
+    helper: 'may-help',
+    seconds: 45,
+    criterion: 'Even, no drift; holds up for a minute.',
+    symptoms: [
+      stops('plow-drifts', 'Sinks by itself'),
+      stops('plow-dead', 'A movement does not work'),
+      repairs('plow-slow', 'Slow or jerky when warm'),
+    ],
+    cautions: [swing],
+    why: 'It is tried in the yard, not on the hill.',
+  }),
+  check({
+    id: 'plow.hook-up',
+    title: 'Drive in, lower the hitch, pin it, connect',
+    zone: 'front',
+    method: 'operate',
+    phases: ['hook-up'],
+    helper: 'needed',
+    needs: ['area-clear'],
+    seconds: 240,
+    criterion: 'Centred, pinned both sides, chain on, hoses wiped and locked, plug in.',
+    symptoms: [
+      stops('hook-misfit', 'Does not come together without force'),
+      repairs('plug-corroded', 'Plug or socket corroded'),
+    ],
+    cautions: [swing, pinch],
+    why: 'Half a pin holds as far as the gate.',
+  }),
+  check({
+    id: 'plow.storage',
+    title: 'Set it down on its stand, caps on, rods greased',
+    zone: 'front',
+    method: 'operate',
+    phases: ['storage'],
+    seconds: 180,
+    criterion: 'Stands firm, hoses hung up, plugs covered.',
+    symptoms: [watches('stand-weak', 'Stand bent or sinking')],
+    cautions: [swing],
+    why: 'It is needed again on the first white morning.',
+  }),
+];
+
+const cycle: Procedure = {
+  id: 'plow.cycle.procedure',
+  title: 'Plow up, down, left, right',
+  check: 'plow.cycle',
+  stand: "At the controls in the cab; the helper to the driver's side, five steps off",
+  clear: { x: -3, y: -3, length: 4, width: 6 },
+  cautions: [swing],
+  steps: [
+    {
+      id: 'clear',
+      say: 'Helper: say that nobody is in front or beside.',
+      who: 'helper',
+      gate: {
+        ask: 'Zone clear?',
+        otherwise: 'The blade swings wider than the truck. Send people away first.',
+      },
+      fails: [],
+    },
+    {
+      id: 'raise',
+      say: 'Raise to the top.',
+      see: 'Even, both sides together.',
+      withinSeconds: 12,
+      fails: ['plow-dead', 'plow-slow'],
+    },
+    {
+      id: 'hold',
+      say: 'Hold it up, lever in neutral.',
+      see: 'Stays where it is.',
+      holdSeconds: 60,
+      fails: ['plow-drifts'],
+    },
+    {
+      id: 'left',
+      say: 'Angle to the left, then back to the middle.',
+      see: 'Reaches the stop, no jerk.',
+      withinSeconds: 15,
+      fails: ['plow-dead', 'plow-slow'],
+    },
+    {
+      id: 'right',
+      say: 'Angle to the right, then back to the middle.',
+      see: 'Reaches the stop, no jerk.',
+      withinSeconds: 15,
+      fails: ['plow-dead', 'plow-slow'],
+    },
+    {
+      id: 'lower',
+      say: 'Lower to the ground, lever to float.',
+      see: 'Lies flat, follows the ground.',
+      withinSeconds: 12,
+      fails: ['plow-dead'],
+    },
+    {
+      id: 'travel',
+      say: 'Raise it and lock it for the road.',
+      see: 'Lock in, headlamps clear.',
+      fails: ['plow-drifts'],
+    },
+  ],
+};
+
+const controls = {
+  id: 'plow-controls',
+  title: 'Plow controls',
+  round: 'equipment',
+  x: 3,
+  y: -0.45,
+  cautions: [swing],
+} as const;
+
+/** Front plow on a hitch of the truck. */
+export const frontPlow: Module = module({
+  id: 'front-plow',
+  title: 'Front plow',
+  build: 'attachment',
+  vehicleClass: 'goods',
+  length: 1.4,
+  width: 3.4,
+  height: 1.3,
+  capabilities: ['plow'],
+  mountsOn: { sort: 'front-hitch', x: 1.4 },
+  requires: ['hydraulics'],
+  specification: [...bladeSpecification, { id: 'massEmpty', title: 'Mass', kind: 'mass' }],
+  zones: [
+    { id: 'front', title: 'Plow', round: 'outside', x: -0.8, y: -0.4, cautions: [swing] },
+    { id: 'cab', title: 'Spares of the plow', round: 'cab', x: 3, y: -0.5 },
+    controls,
+  ],
+  places: [
+    place('edge-left', 'left end', ['edge'], 'front', 0.15, -1.5),
+    place('edge-centre', 'centre', ['edge'], 'front', 0.1, 0),
+    place('edge-right', 'right end', ['edge'], 'front', 0.15, 1.5),
+  ],
+  shapes: [rect('blade', 0, -1.7, 0.45, 3.4, 0.1), rect('frame', 0.45, -0.5, 0.95, 1)],
+  checks: front,
+  procedures: [cycle],
+  contents: [
+    { id: 'shear-bolts', title: 'Shear bolts', count: 2 },
+    { id: 'hitch-pins', title: 'Hitch pins with keepers', count: 2 },
+  ],
+  services: [
+    {
+      id: 'plow.winter-ready',
+      title: 'Plow ready for winter: edges, springs, hoses',
+      every: { season: { month: 10, day: 15 } },
+    },
+  ],
+});
+
+const wing: Check[] = [
+  ...bladeChecks({
+    prefix: 'wing',
+    zone: 'wing',
+    each: 'edge',
+    of: 'of the wing',
+    takes: ['plow'],
+  }),
+  ...hydraulicChecks({ prefix: 'wing', zone: 'wing', takes: ['plow'], of: 'of the wing' }),
+  check({
+    id: 'wing.mast',
+    title: 'Look at mast, slides and cable',
+    zone: 'wing',
+    method: 'look',
+    needs: ['lamp'],
+    seconds: 12,
+    criterion: 'No crack, slides greased, cable without broken wires.',
+    symptoms: [
+      road.stops('mast-crack', 'Crack in mast or bracket'),
+      road.stops('cable-broken', 'Broken wires in the cable'),
+      repairs('slide-dry', 'Slide dry or bent'),
+    ],
+    cautions: [swing],
+    why: 'The wing hangs outside the wheels of the truck.',
+  }),
+  check({
+    id: 'wing.brace',
+    title: 'Look at push braces and their shear bolts',
+    zone: 'wing',
+    method: 'look',
+    seconds: 9,
+    criterion: 'Straight, shear bolts whole, pins in.',
+    symptoms: [
+      stops('brace-bent', 'Brace bent or cracked'),
+      repairs('wing-shear', 'Shear bolt bent', { condition: 'Change it before plowing.' }),
+    ],
+    fixes: ['Change the shear bolt'],
+    why: 'They fold the wing back before it folds the truck.',
+  }),
+  check({
+    id: 'wing.lamp',
+    title: 'Look at wing lamp and warning lamp',
+    zone: 'wing',
+    method: 'look',
+    needs: ['lamps-on'],
+    seconds: 6,
+    criterion: 'Shines on the end of the wing.',
+    symptoms: [
+      lamps.repairs('wing-lamp-out', 'Out', {
+        takes: ['plow'],
+        condition: 'Daylight only until it is lit again.',
+        bars: 'dark',
+        worse: [
+          { in: 'dark', harm: 'stop', because: 'the end of the wing cannot be seen in the dark' },
+        ],
+      }),
+      watches('wing-lamp-dirty', 'Dirty'),
+    ],
+    fixes: ['Wipe the lens'],
+    why: 'The end of the wing passes mailboxes and parked cars.',
+  }),
+  check({
+    id: 'wing.spare-bolts',
+    title: 'Count the spare shear bolts of the wing',
+    zone: 'wing-cab',
+    method: 'count',
+    seconds: 6,
+    criterion: 'At least two of each size.',
+    symptoms: [repairs('no-spares', 'Fewer than two', { condition: 'Fetch some before leaving.' })],
+    fixes: ['Fetch them from the stores'],
+    why: 'They are not the same as the plow’s.',
+  }),
+  check({
+    id: 'wing.cycle',
+    title: 'Run the wing out, down, up and in',
+    zone: 'wing-controls',
+    method: 'operate',
+    needs: ['engine-idling', 'area-clear', 'parking-brake-set'],
+    helper: 'needed',
+    seconds: 45,
+    criterion: 'Toe and heel even, folds tight against the truck.',
+    symptoms: [
+      road.stops('wing-not-in', 'Does not fold in or lock'),
+      stops('wing-drifts', 'Sinks by itself'),
+      repairs('wing-slow', 'Slow or jerky when warm'),
+    ],
+    cautions: [swing],
+    why: 'A wing that opens on the road sweeps the sidewalk.',
+  }),
+];
+
+const wingCycle: Procedure = {
+  id: 'wing.cycle.procedure',
+  title: 'Wing out, down, up, in',
+  check: 'wing.cycle',
+  stand: 'At the controls in the cab; the helper behind the truck on the curb side',
+  clear: { x: -1, y: -0.5, length: 5, width: 4.5 },
+  cautions: [swing],
+  steps: [
+    {
+      id: 'clear',
+      say: 'Helper: say that the curb side is clear.',
+      who: 'helper',
+      gate: { ask: 'Curb side clear?', otherwise: 'The wing opens like a door. Wait.' },
+      fails: [],
+    },
+    {
+      id: 'toe',
+      say: 'Lower the toe a little, then the heel.',
+      see: 'Even, no jerk.',
+      withinSeconds: 15,
+      fails: ['wing-slow'],
+    },
+    {
+      id: 'down',
+      say: 'Lower it until it just touches.',
+      see: 'Edge lies along the ground.',
+      fails: ['wing-slow'],
+    },
+    {
+      id: 'up',
+      say: 'Raise heel, then toe.',
+      see: 'Stays up with the lever in neutral.',
+      holdSeconds: 30,
+      fails: ['wing-drifts'],
+    },
+    {
+      id: 'in',
+      say: 'Fold it in and lock it.',
+      see: 'Tight against the truck, lock in.',
+      fails: ['wing-not-in'],
+    },
+  ],
+};
+
+/** Wing plow at the curb side. */
+export const wingPlow: Module = module({
+  id: 'wing-plow',
+  title: 'Wing plow',
+  build: 'attachment',
+  vehicleClass: 'goods',
+  length: 3,
+  width: 0.9,
+  height: 1.2,
+  capabilities: ['plow'],
+  mountsOn: { sort: 'side-wing', x: 1, y: -0.2 },
+  requires: ['hydraulics'],
+  specification: [...bladeSpecification, { id: 'massEmpty', title: 'Mass', kind: 'mass' }],
+  zones: [
+    { id: 'wing', title: 'Wing', round: 'outside', x: 1.2, y: 1.4, cautions: [swing] },
+    { id: 'wing-cab', title: 'Spares of the wing', round: 'cab', x: -1.2, y: -1.7 },
+    {
+      id: 'wing-controls',
+      title: 'Wing controls',
+      round: 'equipment',
+      x: -1.2,
+      y: -1.7,
+      cautions: [swing],
+    },
+  ],
+  places: [
+    place('edge-toe', 'toe', ['edge'], 'wing', 0.1, 0.3),
+    place('edge-middle', 'middle', ['edge'], 'wing', 1.5, 0.35),
+    place('edge-heel', 'heel', ['edge'], 'wing', 2.9, 0.4),
+  ],
+  shapes: [rect('blade', 0, 0, 3, 0.3, 0.08), rect('frame', 0.8, -0.3, 0.3, 0.4)],
+  checks: wing,
+  procedures: [wingCycle],
+  contents: [{ id: 'wing-shear-bolts', title: 'Shear bolts of the wing', count: 2 }],
+});
+
+const blade: Check[] = [
+  ...bladeChecks({
+    prefix: 'underbody',
+    zone: 'driver-side',
+    each: 'edge',
+    of: 'of the underbody blade',
+    takes: ['plow'],
+  }),
+  ...hydraulicChecks({
+    prefix: 'underbody',
+    zone: 'driver-side',
+    takes: ['plow'],
+    of: 'of the underbody blade',
+  }),
+  check({
+    id: 'underbody.hangers',
+    title: 'Look at the hangers between the axles',
+    zone: 'driver-side',
+    method: 'look',
+    needs: ['lamp', 'chocked'],
+    seconds: 12,
+    criterion: 'No crack at the frame, all bolts in.',
+    symptoms: [
+      road.stops('hanger-crack', 'Crack at hanger or frame'),
+      repairs('hanger-bolt', 'A bolt missing or loose'),
+    ],
+    cautions: [pinch],
+    why: 'It is bolted to what carries the truck.',
+  }),
+  check({
+    id: 'underbody.pressure',
+    title: 'Read the down-pressure gauge',
+    zone: 'seat',
+    method: 'look',
+    needs: ['engine-idling'],
+    seconds: 8,
+    criterion: 'Rises evenly, falls to nothing in float.',
+    symptoms: [
+      stops('pressure-stuck', 'Stays up in float'),
+      repairs('gauge-dead', 'Gauge does not move'),
+    ],
+    why: 'Too much of it takes the weight off the wheels.',
+  }),
+  check({
+    id: 'underbody.cycle',
+    title: 'Lower, angle and raise the blade',
+    zone: 'blade-controls',
+    method: 'operate',
+    needs: ['engine-idling', 'area-clear', 'parking-brake-set'],
+    seconds: 35,
+    criterion: 'Even, locks up for the road.',
+    symptoms: [
+      road.stops('blade-not-up', 'Does not stay up'),
+      stops('blade-dead', 'A movement does not work'),
+      repairs('blade-slow', 'Slow or jerky when warm'),
+    ],
+    cautions: [swing],
+    why: 'A blade that comes down at speed lifts the drive axle.',
+  }),
+];
+
+/** Blade under the frame, between the axles. */
+export const underbodyBlade: Module = module({
+  id: 'underbody-blade',
+  title: 'Underbody blade',
+  build: 'fitted',
+  vehicleClass: 'goods',
+  length: 0.8,
+  width: 2.4,
+  height: 0.8,
+  capabilities: ['plow'],
+  mountsOn: { sort: 'underbody', x: 0.4 },
+  requires: ['hydraulics'],
+  specification: bladeSpecification,
+  zones: [
+    { id: 'driver-side', title: 'Blade, driver side', round: 'outside', x: 0.3, y: -2 },
+    { id: 'seat', title: 'Controls', round: 'cab', x: -1.5, y: -0.5 },
+    {
+      id: 'blade-controls',
+      title: 'Blade controls',
+      round: 'equipment',
+      x: -1.5,
+      y: -0.45,
+      cautions: [swing],
+    },
+  ],
+  places: [
+    place('blade-left', 'left end', ['edge'], 'driver-side', 0.3, -1.1),
+    place('blade-centre', 'centre', ['edge'], 'driver-side', 0.4, 0),
+    place('blade-right', 'right end', ['edge'], 'driver-side', 0.5, 1.1),
+  ],
+  shapes: [rect('blade', 0.2, -1.2, 0.25, 2.4, 0.06)],
+  checks: blade,
+});

@@ -1,0 +1,182 @@
+/** What a rig may be used for. */
+export const CAPABILITIES = [
+  'road',
+  'highway',
+  'tow',
+  'passengers',
+  'lift-gate',
+  'passenger-lift',
+  'dump',
+  'plow',
+  'spread',
+  'crane',
+  'aerial',
+  'pump',
+  'winch',
+  'dig',
+  'yard',
+] as const;
+export type Capability = (typeof CAPABILITIES)[number];
+
+/** Kinds of vehicle that a depot may grade under different policies. */
+export const VEHICLE_CLASSES = [
+  'goods',
+  'trailer',
+  'passenger',
+  'fire',
+  'machine',
+  'utility',
+] as const;
+export type VehicleClass = (typeof VEHICLE_CLASSES)[number];
+
+/** When a check is asked: before work, on the way, after it, by the calendar, at the seasonal change, or before a use. */
+export const PHASES = [
+  'pre-trip',
+  'under-way',
+  'post-trip',
+  'weekly',
+  'monthly',
+  'hook-up',
+  'storage',
+  'before-use',
+] as const;
+export type Phase = (typeof PHASES)[number];
+
+export const METHODS = [
+  'look',
+  'feel',
+  'shake',
+  'thump',
+  'listen',
+  'smell',
+  'measure',
+  'operate',
+  'drain',
+  'count',
+  'clean',
+  'grease',
+] as const;
+export type Method = (typeof METHODS)[number];
+
+/** What must be true of the vehicle, or in the inspector's hand, before the check. */
+export const NEEDS = [
+  'engine-off',
+  'engine-cold',
+  'key-on',
+  'engine-idling',
+  'level-ground',
+  'chocked',
+  'parking-brake-set',
+  'parking-brake-released',
+  'air-charged',
+  'lamps-on',
+  'power-take-off',
+  'body-propped',
+  'platform-down',
+  'outriggers-set',
+  'oil-warm',
+  'area-clear',
+  'lamp',
+  'tread-gauge',
+  'pressure-gauge',
+  'thumper',
+  'rag',
+  'gloves',
+  'glasses',
+  'hearing-protection',
+  'hard-hat',
+  'rule',
+  'grease-gun',
+  'water-hose',
+] as const;
+export type Need = (typeof NEEDS)[number];
+
+/** Where the feet are, in the order of the rounds. */
+export const ROUNDS = ['outside', 'engine-bay', 'cab', 'aboard', 'brakes', 'equipment'] as const;
+export type Round = (typeof ROUNDS)[number];
+
+/** What one module gives and another cannot do without. */
+export const SUPPLIES = [
+  'air-lines',
+  'charging-lead',
+  'electrical-socket',
+  'hydraulics',
+  'power-take-off',
+  'warning-lamps',
+] as const;
+export type Supply = (typeof SUPPLIES)[number];
+
+/** How a coupled unit is joined to the one in front of it. */
+export const COUPLINGS = ['fifth-wheel', 'pintle', 'ball', 'drawbar-pin', 'gooseneck'] as const;
+export type Coupling = (typeof COUPLINGS)[number];
+
+/** Where equipment is fitted, mounted, slid in or carried. */
+export const MOUNTS = [
+  'body',
+  'in-body',
+  'behind-cab',
+  'front-hitch',
+  'side-wing',
+  'underbody',
+  'rear-gate',
+  'side-door',
+  'transmission',
+  'front-bumper',
+  'superstructure',
+  'deck',
+] as const;
+export type MountSort = (typeof MOUNTS)[number];
+
+/** Facts of the moment that make checks appear or symptoms worse. */
+export const CIRCUMSTANCES = ['dark', 'wet', 'freezing', 'towing', 'passengers'] as const;
+export type Circumstance = (typeof CIRCUMSTANCES)[number];
+
+/** What a symptom does to the vehicle, before any policy names a grade. */
+export const HARMS = ['watch', 'repair', 'stop'] as const;
+export type Harm = (typeof HARMS)[number];
+
+/**
+ * Classes of parts. Policies refer to them, so that a symptom need not speak of any policy;
+ * small faults of one class on one unit add up where the policy says so.
+ */
+export const SYSTEMS = [
+  'body',
+  'boom',
+  'brakes',
+  'coupling',
+  'doors',
+  'driver-place',
+  'electrical',
+  'emergency',
+  'engine',
+  'exhaust',
+  'frame',
+  'fuel',
+  'glass',
+  'horn',
+  'hydraulics',
+  'lamps',
+  'lift',
+  'load',
+  'mirrors',
+  'outriggers',
+  'plow',
+  'power-take-off',
+  'pump',
+  'records',
+  'restraint',
+  'rigging',
+  'spreader',
+  'steering',
+  'suspension',
+  'tyres',
+  'warning',
+  'wheels',
+  'winch',
+  'wipers',
+] as const;
+export type System = (typeof SYSTEMS)[number];
+
+/** A moment or a use that a condition rules out: `job` is any work beyond the way to the workshop. */
+export const BARS = ['dark', 'wet', 'freezing', 'towing', 'passengers', 'job'] as const;
+export type Bar = (typeof BARS)[number];

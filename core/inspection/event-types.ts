@@ -1,0 +1,25 @@
+import type { EventType } from './events';
+
+/** Every type of event that a log may hold; an object, so that none can be forgotten. */
+const KNOWN: Readonly<Record<EventType, true>> = {
+  begun: true,
+  answered: true,
+  measured: true,
+  faulted: true,
+  acknowledged: true,
+  signed: true,
+  sealed: true,
+  overridden: true,
+  released: true,
+  'signed-out': true,
+  returned: true,
+  assigned: true,
+  worked: true,
+  certified: true,
+  countersigned: true,
+  annotated: true,
+};
+
+export function isEventType(type: string): type is EventType {
+  return Object.hasOwn(KNOWN, type);
+}

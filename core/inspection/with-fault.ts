@@ -1,0 +1,22 @@
+import type { FaultedPayload } from './events';
+import type { Inspection } from './fold';
+
+/**
+ * The inspection as it would stand with this fault, so that its grade can be seen before it is kept:
+ * with its company, combinations and whatever adds up.
+ * @param at milliseconds since 1970
+ */
+export function withFault(inspection: Inspection, fault: FaultedPayload, at: number): Inspection {
+  const before = inspection.answers.get(fault.key);
+  const readings =
+    before?.outcome === 'measured' || before?.outcome === 'fault' ? before.readings : [];
+  const answers = new Map(inspection.answers).set(fault.key, {
+    outcome: 'fault',
+    fault,
+    readings,
+    eventId: '',
+    actorId: inspection.begun?.actorId ?? '',
+    at,
+  });
+  return { ...inspection, answers };
+}

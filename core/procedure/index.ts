@@ -1,0 +1,12 @@
+export {
+  failStep,
+  goOn,
+  startRun,
+  stepOf,
+  stopAtGate,
+  timeAgain,
+  waitOf,
+  type Run,
+  type RunEnd,
+  type Wait,
+} from './run';

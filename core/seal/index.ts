@@ -1,0 +1,16 @@
+export {
+  FIRST_LINK,
+  hashOf,
+  isSignatureGood,
+  makeSeal,
+  partDigests,
+  toCanonical,
+  type ChainLink,
+  type ReportFile,
+  type Seal,
+  type SealedAddition,
+  type SealedReport,
+  type SealRequest,
+} from './seal';
+export { toFileText, verifyReport, type Change, type Note, type Verification } from './verify';
+export { findChainFaults, type ChainEntry, type ChainFault } from './chain';

@@ -1,0 +1,141 @@
+import type { Report } from '../report';
+import { allDigests, hashOf, isSignatureGood, type ReportFile, type Seal } from './seal';
+
+export interface Change {
+  /** `report.answers[17]`, `seal.signature`, `additions[0]` … */
+  readonly path: string;
+  /** What stands there, in words, where it can be said. */
+  readonly words: string;
+}
+
+export type Verification =
+  | {
+      readonly outcome: 'intact';
+      readonly report: Report;
+      readonly seal: Seal;
+      readonly notes: readonly Note[];
+    }
+  | { readonly outcome: 'changed'; readonly changes: readonly Change[] }
+  /** Nothing was changed, but the key that signed is none of the known ones. */
+  | { readonly outcome: 'unknown-key'; readonly key: string }
+  | { readonly outcome: 'unreadable'; readonly where: string };
+
+export type Note = 'spacing-differs' | 'key-not-compared';
+
+/**
+ * Checks an exported report offline.
+ * @param text the file as it lies there
+ * @param knownKeys hex public keys of the depot; empty when there is none at hand, which is noted
+ */
+export function verifyReport(text: string, knownKeys: readonly string[]): Verification {
+  let file: ReportFile;
+  try {
+    file = JSON.parse(text) as ReportFile;
+  } catch (error) {
+    return { outcome: 'unreadable', where: error instanceof Error ? error.message : '' };
+  }
+  if (!isFileShaped(file))
+    return { outcome: 'unreadable', where: 'There is no report with a seal in this file.' };
+  const changes = [
+    ...findOuterChanges(file),
+    ...findChanges(file.report, file.seal, 'report', 'seal'),
+    ...file.additions.flatMap((each, index) => [
+      ...findChanges(
+        each.addition,
+        each.seal,
+        `additions[${index}].addition`,
+        `additions[${index}].seal`,
+      ),
+      ...findForeignAddition(file, index),
+    ]),
+  ];
+  if (changes.length > 0) return { outcome: 'changed', changes };
+  const keys = [file.seal.key, ...file.additions.map((each) => each.seal.key)];
+  const foreign = keys.find((key) => knownKeys.length > 0 && !knownKeys.includes(key));
+  if (foreign !== undefined) return { outcome: 'unknown-key', key: foreign };
+  const notes: Note[] = [];
+  if (knownKeys.length === 0) notes.push('key-not-compared');
+  if (text.trimEnd() !== toFileText(file).trimEnd()) notes.push('spacing-differs');
+  return { outcome: 'intact', report: file.report, seal: file.seal, notes };
+}
+
+/** The text of an exported file. */
+export function toFileText(file: ReportFile): string {
+  return `${JSON.stringify(file, null, 1)}\n`;
+}
+
+function isFileShaped(file: unknown): file is ReportFile {
+  const { report, seal, additions } = (file ?? {}) as Partial<ReportFile>;
+  const isSeal = (value: unknown) =>
+    isObject(value) &&
+    isObject((value as Partial<Seal>).parts) &&
+    Array.isArray((value as Partial<Seal>).chain);
+  return (
+    isObject(report) &&
+    isSeal(seal) &&
+    Array.isArray(additions) &&
+    additions.every((each) => isObject(each?.addition) && isSeal(each.seal))
+  );
+}
+
+function isObject(value: unknown): value is object {
+  return typeof value === 'object' && value !== null && !Array.isArray(value);
+}
+
+function findOuterChanges(file: ReportFile): Change[] {
+  return Object.keys(file)
+    .filter((name) => !['report', 'seal', 'additions'].includes(name))
+    .map((name) => ({ path: name, words: 'does not belong to a report file' }));
+}
+
+function findForeignAddition(file: ReportFile, index: number): Change[] {
+  const { addition } = file.additions[index];
+  if (addition.report === file.report.id) return [];
+  return [{ path: `additions[${index}].addition`, words: 'belongs to another report' }];
+}
+
+/**
+ * The signature covers the seal as a whole, and the seal holds a digest of every part of
+ * the body and of itself. What no longer fits its digest was changed; where all fit, it
+ * was the hash, a constant or the signature.
+ */
+function findChanges(body: object, seal: Seal, bodyPath: string, sealPath: string): Change[] {
+  const hashFits = hashOf(body) === seal.hash;
+  if (hashFits && isSignatureGood(seal)) return [];
+  const now = allDigests(body, seal);
+  const differing = [...new Set([...Object.keys(now), ...Object.keys(seal.parts)])].filter(
+    (path) => now[path] !== seal.parts[path],
+  );
+  const ofBody = differing.filter((path) => !path.startsWith('seal.'));
+  // The body's own hash still fits: then a digest was touched, not the part.
+  if (hashFits && ofBody.length > 0)
+    return ofBody.map((path) => ({
+      path: `${sealPath}.parts.${path}`,
+      words: 'a digest in the seal',
+    }));
+  if (differing.length > 0)
+    return differing.map((path) =>
+      path.startsWith('seal.')
+        ? {
+            path: sealPath + path.slice('seal'.length),
+            words: describe(seal, path.slice(5), false),
+          }
+        : { path: `${bodyPath}.${path}`, words: describe(body, path, now[path] === undefined) },
+    );
+  if (!hashFits) return [{ path: `${sealPath}.hash`, words: 'the hash in the seal' }];
+  return [{ path: `${sealPath}.signature`, words: 'the signature, or a name in the seal' }];
+}
+
+function describe(body: object, path: string, missing: boolean): string {
+  if (missing) return 'was removed';
+  const [, name, index] = /^(\w+)(?:\[(\d+)\])?$/.exec(path) ?? [];
+  const value: unknown = (body as Record<string, unknown>)[name];
+  const item =
+    index === undefined || !Array.isArray(value) ? value : (value[Number(index)] as unknown);
+  if (isObject(item)) {
+    const { title, place, name: ofPerson } = item as Record<string, unknown>;
+    const said = [title, place, ofPerson].filter((each) => typeof each === 'string');
+    if (said.length > 0) return said.join(', ');
+  }
+  return typeof item === 'string' || typeof item === 'number' ? String(item) : '';
+}

@@ -1,0 +1,2 @@
+export { paceOf, type CounterReading } from './pace';
+export { serviceDue, type ServiceDone, type ServiceDue, type ServiceRequest } from './service-due';

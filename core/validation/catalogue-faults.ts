@@ -1,0 +1,88 @@
+import { ValidationError } from 'yup';
+import { moduleSchema } from './module-schema';
+import type { Catalogue, Module } from '../catalogue';
+
+/** Every fault of a catalogue with the place where it stands; empty when it may be used. */
+export function findCatalogueFaults(catalogue: Catalogue): string[] {
+  const faults: string[] = [];
+  const seen = new Set<string>();
+  const modules = new Set<string>();
+  for (const module of catalogue.modules) {
+    if (modules.has(module.id)) faults.push(`the module ${module.id} stands twice`);
+    modules.add(module.id);
+    faults.push(...findModuleFaults(module));
+    for (const { id } of module.checks) {
+      if (seen.has(id)) faults.push(`${module.id}: the check ${id} stands twice`);
+      seen.add(id);
+    }
+  }
+  return faults;
+}
+
+function findModuleFaults(module: Module): string[] {
+  const faults: string[] = [];
+  try {
+    moduleSchema.validateSync(module, { abortEarly: false, strict: true });
+  } catch (error) {
+    if (!(error instanceof ValidationError)) throw error;
+    faults.push(...error.errors.map((words) => `${module.id}: ${words}`));
+  }
+  const zones = new Set(module.zones.map((zone) => zone.id));
+  const sorts = new Set(module.places.flatMap((place) => place.sorts));
+  const places = new Set<string>();
+  for (const place of module.places) {
+    if (places.has(place.id)) faults.push(`${module.id}: the place ${place.id} stands twice`);
+    places.add(place.id);
+    if (!zones.has(place.zone)) faults.push(`${module.id}: ${place.id} is in no zone`);
+  }
+  const fields = new Set(module.specification.map(({ id }) => id));
+  if (module.build !== 'chassis' && !module.mountsOn)
+    faults.push(`${module.id}: it does not say where it is mounted`);
+  for (const check of module.checks) {
+    const symptoms = new Set(check.symptoms.map((symptom) => symptom.id));
+    if (symptoms.size !== check.symptoms.length) faults.push(`${check.id}: a symptom stands twice`);
+    if (!zones.has(check.zone)) faults.push(`${check.id}: no zone ${check.zone}`);
+    if (check.each && !sorts.has(check.each))
+      faults.push(`${check.id}: no place of sort ${check.each}`);
+    for (const band of check.reading?.bands ?? []) {
+      if (!symptoms.has(band.symptom))
+        faults.push(`${check.id}: a band names no symptom ${band.symptom}`);
+      if (band.limit.from === 'specification' && !fields.has(band.limit.field))
+        faults.push(`${check.id}: the specification has no field ${band.limit.field}`);
+    }
+  }
+  return [...faults, ...findCombinationFaults(module), ...findProcedureFaults(module)];
+}
+
+function findCombinationFaults(module: Module): string[] {
+  const checks = new Map(module.checks.map((check) => [check.id, check]));
+  return module.combinations.flatMap((combination) =>
+    combination.parts.flatMap((part) => {
+      const check = checks.get(part.check);
+      if (!check) return [`${combination.id}: no check ${part.check}`];
+      const known = new Set(check.symptoms.map(({ id }) => id));
+      return (part.symptoms ?? [])
+        .filter((id) => !known.has(id))
+        .map((id) => `${combination.id}: ${part.check} has no symptom ${id}`);
+    }),
+  );
+}
+
+/** A cycle answers a check of its own module, and every step that may fail names a symptom of it. */
+function findProcedureFaults(module: Module): string[] {
+  const checks = new Map(module.checks.map((check) => [check.id, check]));
+  return module.procedures.flatMap((procedure) => {
+    const check = checks.get(procedure.check);
+    if (!check) return [`${procedure.id}: no check ${procedure.check}`];
+    const known = new Set(check.symptoms.map(({ id }) => id));
+    const steps = new Set<string>();
+    return procedure.steps.flatMap((step) => {
+      const faults = step.fails
+        .filter((id) => !known.has(id))
+        .map((id) => `${procedure.id} ${step.id}: ${procedure.check} has no symptom ${id}`);
+      if (steps.has(step.id)) faults.push(`${procedure.id}: the step ${step.id} stands twice`);
+      steps.add(step.id);
+      return faults;
+    });
+  });
+}

@@ -1,0 +1,173 @@
+import { array, mixed, number, object, string, type AnyObjectSchema } from 'yup';
+import { CAPABILITIES, PHASES } from '../catalogue';
+import { UNITS } from '../quantity';
+import type { EventType } from '../inspection';
+
+const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/;
+// NUL and lone surrogates cannot be stored as text.
+const PLAIN = /^(?:[^\u0000\ud800-\udfff]|[\ud800-\udbff][\udc00-\udfff])*$/;
+
+export const uuid = () => string().matches(UUID, '${path} is no identifier');
+export const plainText = (most: number) =>
+  string()
+    .max(most, '${path} is longer than ${max} characters')
+    .matches(PLAIN, '${path} has characters that cannot be stored');
+
+const key = () => plainText(200).required();
+
+const signature = object({
+  name: plainText(80).required(),
+  strokes: array(
+    array(number().integer().min(-50).max(1050).required()).min(4).max(4000).required(),
+  )
+    .min(1, 'a signature is drawn')
+    .max(120)
+    .required(),
+})
+  .noUnknown()
+  .required();
+
+const photo = object({
+  id: uuid().required(),
+  width: number().integer().min(1).max(20000).required(),
+  height: number().integer().min(1).max(20000).required(),
+}).noUnknown();
+
+const capabilities = () =>
+  array(
+    string()
+      .oneOf([...CAPABILITIES])
+      .required(),
+  )
+    .max(CAPABILITIES.length)
+    .required();
+
+function isPolicyMap(value: unknown): boolean {
+  if (typeof value !== 'object' || value === null || Array.isArray(value)) return false;
+  const entries = Object.entries(value);
+  return (
+    entries.length <= 6 &&
+    entries.every(
+      ([unit, policy]) =>
+        UUID.test(unit) && typeof policy === 'string' && /^[\w.@-]{1,40}$/.test(policy),
+    )
+  );
+}
+
+const reason = () =>
+  plainText(1000).min(3, 'say in a few words why').required('say in a few words why');
+
+const finite = () =>
+  number().test('finite', '${path} is no number', (n) => n === undefined || Number.isFinite(n));
+
+/** The payload of each type of event, version 1. */
+export const payloadSchemas: Readonly<Record<EventType, AnyObjectSchema>> = {
+  begun: object({
+    unitIds: array(uuid().required()).min(1).max(6).required(),
+    phase: string()
+      .oneOf([...PHASES])
+      .required(),
+    catalogueVersion: plainText(40).required(),
+    policyId: plainText(40).required(),
+    policies: mixed<Record<string, string>>().test(
+      'policies',
+      '${path} names a policy for each unit',
+      (value) => value === undefined || isPolicyMap(value),
+    ),
+    job: object({ needs: capabilities(), title: plainText(80) })
+      .noUnknown()
+      .default(undefined)
+      .optional(),
+    circumstances: array(
+      string().oneOf(['dark', 'wet', 'freezing', 'passengers']).required(),
+    ).required(),
+    temperatureC: finite().min(-80).max(70),
+    place: plainText(120),
+  }).noUnknown(),
+  answered: object({
+    key: key(),
+    outcome: string().oneOf(['sound', 'not-looked', 'cleared']).required(),
+    reason: plainText(300).when('outcome', {
+      is: 'not-looked',
+      then: (schema) => schema.required('say why it could not be looked at').min(3),
+    }),
+  }).noUnknown(),
+  measured: object({
+    key: key(),
+    value: finite().required(),
+    unit: string().oneOf(Object.keys(UNITS)).required(),
+    typed: plainText(24).required(),
+    instrument: string().oneOf(['eye', 'gauge', 'sensor', 'simulated-sensor']).required(),
+  }).noUnknown(),
+  faulted: object({
+    key: key(),
+    defectId: uuid().required(),
+    symptomId: plainText(80).required(),
+    stepId: plainText(80),
+    spot: object({
+      x: finite().min(-50).max(50).required(),
+      y: finite().min(-50).max(50).required(),
+    })
+      .noUnknown()
+      .default(undefined)
+      .optional(),
+    note: plainText(1000),
+    photos: array(photo).max(6).required(),
+    fixed: plainText(300),
+    raisedTo: string().oneOf(['note', 'minor', 'major']),
+  }).noUnknown(),
+  acknowledged: object({ defectId: uuid().required() }).noUnknown(),
+  signed: object({
+    signature,
+    headline: string().oneOf(['rolls', 'limits', 'stays']).required(),
+  }).noUnknown(),
+  sealed: object({ reportId: uuid().required(), hash: plainText(100).required() }).noUnknown(),
+  certified: object({
+    defectId: uuid().required(),
+    outcome: string().oneOf(['repaired', 'no-repair-needed', 'deferred']).required(),
+    words: plainText(1000).min(3, 'say what was done or why').required('say what was done or why'),
+    until: string()
+      .matches(/^\d{4}-\d{2}-\d{2}$/)
+      .when('outcome', {
+        is: 'deferred',
+        then: (schema) => schema.required('a deferral needs a date'),
+      }),
+    revision: number().integer().min(0),
+    signature,
+  }).noUnknown(),
+  overridden: object({ about: key(), words: reason(), signature }).noUnknown(),
+  released: object({ words: reason(), signature }).noUnknown(),
+  'signed-out': object({
+    purpose: string().oneOf(['job', 'workshop']).required(),
+    needs: capabilities(),
+    title: plainText(80),
+    conditions: array(plainText(300).required()).max(60).required(),
+  }).noUnknown(),
+  returned: object({ words: plainText(1000) }).noUnknown(),
+  assigned: object({
+    defectId: uuid().required(),
+    to: uuid().nullable().defined(),
+    revision: number().integer().min(0),
+  }).noUnknown(),
+  worked: object({
+    defectId: uuid().required(),
+    words: plainText(1000).min(2, 'say what was done').required('say what was done'),
+    minutes: number().integer().min(1).max(10_000),
+    parts: array(
+      object({
+        words: plainText(120).min(2).required(),
+        count: number().integer().min(1).max(999).required(),
+      }).noUnknown(),
+    )
+      .max(30)
+      .required(),
+    photos: array(photo.shape({ when: string().oneOf(['before', 'after']).required() }))
+      .max(8)
+      .required(),
+  }).noUnknown(),
+  countersigned: object({ defectId: uuid().required(), signature }).noUnknown(),
+  annotated: object({
+    words: plainText(2000).min(2).required(),
+    defectId: uuid(),
+  }).noUnknown(),
+};

@@ -1,0 +1,43 @@
+import { ValidationError } from 'yup';
+import { findEnvelopeFault } from './envelope';
+import { payloadSchemas } from './event-schema';
+import { isEventType, type AnyEvent, type InspectionEvent } from '../inspection';
+
+export type Validated =
+  | { readonly ok: true; readonly event: InspectionEvent }
+  | { readonly ok: false; readonly code: 'malformed' | 'unknown-type'; readonly detail: string };
+
+/** Whether an untrusted value is an event of version 1; says in words what is wrong with it. */
+export function validateEvent(value: unknown): Validated {
+  const fault = findEnvelopeFault(value);
+  if (fault) return { ok: false, code: 'malformed', detail: fault };
+  const event = value as AnyEvent;
+  if (!isEventType(event.type))
+    return {
+      ok: false,
+      code: 'unknown-type',
+      detail: `The type of entry "${event.type}" is not known here.`,
+    };
+  // Nearly all of a walk is "sound": two short fields, seen at a glance.
+  if (event.type === 'answered' && isPlainSound(event.payload))
+    return { ok: true, event: event as InspectionEvent };
+  try {
+    payloadSchemas[event.type].validateSync(event.payload, { strict: true, abortEarly: true });
+    return { ok: true, event: event as InspectionEvent };
+  } catch (error) {
+    if (!(error instanceof ValidationError)) throw error;
+    return { ok: false, code: 'malformed', detail: error.errors.join('; ') };
+  }
+}
+
+const PLAIN_KEY = /^[\w./-]{1,200}$/;
+
+function isPlainSound(payload: unknown): boolean {
+  const { key, outcome } = payload as { key?: unknown; outcome?: unknown };
+  return (
+    outcome === 'sound' &&
+    typeof key === 'string' &&
+    PLAIN_KEY.test(key) &&
+    Object.keys(payload as object).length === 2
+  );
+}

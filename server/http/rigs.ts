@@ -1,0 +1,64 @@
+import { catalogue } from '@nazar/core/catalogue';
+import { composeRig } from '@nazar/core/rig';
+import { plainText, uuid } from '@nazar/core/validation';
+import { Router } from 'express';
+import type { Knex } from 'knex';
+import { v4 as newId } from 'uuid';
+import { array, object } from 'yup';
+import { inOrganisation } from '../store/connection';
+import { deleteRig, insertRig, listRigs } from '../store/rigs';
+import { listUnits } from '../store/units';
+import { personOf } from './authenticate';
+import { Problem } from './problems';
+
+const rigSchema = object({
+  title: plainText(80).required().min(2),
+  unitIds: array(uuid().required()).min(1).max(8).required(),
+}).noUnknown();
+
+/**
+ * Usual rigs of the own depot; anybody of the depot builds them, and takes them apart.
+ * POST /rigs {title, unitIds} → 201 {id}, or 200 {id} of the same rig when it is there already; 422 not-your-units,
+ * 422 no-rig with the reason why the units do not join. DELETE /rigs/:id → 204, 404.
+ */
+export function rigsRouter(db: Knex): Router {
+  const router = Router();
+
+  router.post('/rigs', async (request, response) => {
+    const person = personOf(request);
+    const { title, unitIds } = await rigSchema.validate(request.body, { strict: true });
+    const place = { organisationId: person.organisationId, depotId: person.depotId };
+    const kept = await inOrganisation(db, person.organisationId, async (trx) => {
+      const ofDepot = await listUnits(trx, person.depotId);
+      const units = unitIds.flatMap((id) => ofDepot.find((unit) => unit.id === id) ?? []);
+      if (units.length !== unitIds.length)
+        throw new Problem(422, 'not-your-units', 'A unit of this rig is not of your depot.');
+      try {
+        composeRig({ units, phase: 'pre-trip', circumstances: [], catalogue });
+      } catch (error) {
+        if (error instanceof RangeError) throw new Problem(422, 'no-rig', error.message);
+        throw error;
+      }
+      const same = (await listRigs(trx, person.depotId)).find(
+        (rig) => rig.unitIds.join() === unitIds.join(),
+      );
+      if (same) return { id: same.id, isNew: false };
+      const id = newId();
+      await insertRig(trx, place, { id, title, unitIds });
+      return { id, isNew: true };
+    });
+    response.status(kept.isNew ? 201 : 200).json({ id: kept.id });
+  });
+
+  router.delete('/rigs/:id', async (request, response) => {
+    const person = personOf(request);
+    const id = await uuid().required().validate(request.params.id);
+    const gone = await inOrganisation(db, person.organisationId, (trx) =>
+      deleteRig(trx, person.depotId, id),
+    );
+    if (!gone) throw new Problem(404, 'not-found', 'There is no such rig.');
+    response.status(204).end();
+  });
+
+  return router;
+}

@@ -1,0 +1,91 @@
+import { fold } from '@nazar/core/inspection';
+import { buildReport } from '@nazar/core/report';
+import { FIRST_LINK, makeSeal } from '@nazar/core/seal';
+import type { Knex } from 'knex';
+import { stand } from '../intake/stand';
+import { openInspection } from '../store/open-inspection';
+import { photoHashes } from '../store/photos';
+import { insertReport, lockChainHeads } from '../store/reports';
+import { ownId, reportIdsOf } from './own-ids';
+import type { SealKey } from './seal-key';
+
+/**
+ * Seals the reports of a signed inspection, one a unit, all in one transaction; does nothing when they are
+ * sealed or the walk is not signed. Returns the id of the first unit's report.
+ */
+export async function sealInspection(
+  db: Knex,
+  key: SealKey,
+  organisationId: string,
+  inspectionId: string,
+  now: Date,
+): Promise<string | undefined> {
+  return db.transaction(async (trx) => {
+    const opened = await openInspection(trx, organisationId, inspectionId, []);
+    const { log, units, bearing, rules } = opened;
+    const row = await trx('inspections').where({ id: inspectionId }).first();
+    if (!row?.signed_at || row.report_id) return row?.report_id ?? undefined;
+    const inspection = fold(inspectionId, log);
+    const { begun, signed } = inspection;
+    if (!begun || !signed) return undefined;
+    const { rig, assessment, policiesOf } = stand(inspection, units, bearing, rules);
+    const names = await findNames(trx, organisationId, row.depot_id, begun.actorId);
+    const reportIds = reportIdsOf(inspectionId, begun.unitIds);
+    const hashes = await photoHashes(trx, inspectionId);
+    const heads = await lockChainHeads(trx, begun.unitIds);
+    let first: { readonly reportId: string; readonly hash: string } | undefined;
+    for (const unitId of begun.unitIds) {
+      const report = buildReport({
+        reportIds,
+        unitId,
+        inspection,
+        rig,
+        assessment,
+        policies: policiesOf(unitId),
+        ...names,
+        photoHashes: hashes,
+      });
+      const head = heads.find((each) => each.unitId === unitId);
+      const seal = makeSeal(report, {
+        chain: [
+          {
+            unit: unitId,
+            sequence: (head?.sequence ?? 0) + 1,
+            previous: head?.hash ?? FIRST_LINK,
+          },
+        ],
+        sealedAt: now.toISOString(),
+        publicKey: key.publicKey,
+        sign: key.sign,
+      });
+      await insertReport(trx, { organisationId, inspectionId, unitId, report, seal });
+      first ??= { reportId: report.id, hash: seal.hash };
+    }
+    if (!first) return undefined;
+    await trx('events').insert({
+      id: ownId(`sealed ${inspectionId}`),
+      organisation_id: organisationId,
+      inspection_id: inspectionId,
+      device_id: ownId('server'),
+      actor_id: signed.actorId,
+      at: now,
+      sequence: 0,
+      type: 'sealed',
+      version: 1,
+      payload: first,
+    });
+    await trx('inspections').where({ id: inspectionId }).update({ report_id: first.reportId });
+    return first.reportId;
+  });
+}
+
+async function findNames(trx: Knex, organisationId: string, depotId: string, personId: string) {
+  const organisation = await trx('organisations').where({ id: organisationId }).first('name');
+  const depot = await trx('depots').where({ id: depotId }).first('name');
+  const driver = await trx('people').where({ id: personId }).first('id', 'name');
+  return {
+    organisation: organisation.name as string,
+    depot: depot.name as string,
+    driver: { id: driver.id as string, name: driver.name as string },
+  };
+}

@@ -1,0 +1,77 @@
+import type { Knex } from 'knex';
+
+export interface LogbookWalk {
+  readonly inspectionId: string;
+  readonly reportId: string | null;
+  readonly phase: string;
+  readonly headline: string | null;
+  readonly begunAt: string;
+  readonly signedAt: string | null;
+  readonly driver: string;
+  readonly metres: number | null;
+}
+
+/** Walks of a unit, newest first. */
+export async function walksOfUnit(
+  trx: Knex,
+  unitId: string,
+  limit: number,
+  before?: string,
+): Promise<LogbookWalk[]> {
+  const page = trx('inspection_units as iu')
+    .join('inspections as i', 'i.id', 'iu.inspection_id')
+    .leftJoin('people as p', 'p.id', 'i.driver_id')
+    .where('iu.unit_id', unitId)
+    .orderBy('iu.begun_at', 'desc')
+    .limit(limit)
+    .select('iu.*', 'i.phase', 'i.headline', 'p.name');
+  if (before) void page.where('iu.begun_at', '<', before);
+  return (await page).map((row) => ({
+    inspectionId: row.inspection_id,
+    reportId: row.report_id,
+    phase: row.phase,
+    headline: row.headline,
+    begunAt: row.begun_at.toISOString(),
+    signedAt: row.signed_at?.toISOString() ?? null,
+    driver: row.name ?? '',
+    metres: row.metres,
+  }));
+}
+
+/** The course of every reading of a unit over the last four months, oldest first, by check instance key; SI. */
+export async function readingCourses(trx: Knex, unitId: string) {
+  const { rows } = await trx.raw(
+    `select key, max(unit) as unit, array_agg(value order by at) as values,
+            array_agg(round(extract(epoch from at) * 1000)::bigint order by at) as times
+       from readings
+      where unit_id = ? and at > now() - interval '120 days'
+      group by key order by key`,
+    [unitId],
+  );
+  return (rows as { key: string; unit: string; values: number[]; times: unknown[] }[]).map(
+    (row) => ({
+      key: row.key,
+      unit: row.unit,
+      points: row.values.map((value, index) => ({ at: Number(row.times[index]), value })),
+    }),
+  );
+}
+
+/** When a unit was out, newest first. */
+export async function outingsOfUnit(trx: Knex, unitId: string, limit: number) {
+  const rows = await trx('outings as o')
+    .leftJoin('people as p', 'p.id', 'o.out_by')
+    .whereRaw('o.unit_ids @> array[?]::uuid[]', [unitId])
+    .orderBy('o.out_at', 'desc')
+    .limit(limit)
+    .select('o.*', 'p.name');
+  return rows.map((row) => ({
+    inspectionId: row.inspection_id as string,
+    purpose: row.purpose as string,
+    title: row.title as string | null,
+    needs: row.needs as string[],
+    outAt: row.out_at.toISOString() as string,
+    returnedAt: (row.returned_at as Date | null)?.toISOString() ?? null,
+    by: (row.name as string | null) ?? '',
+  }));
+}

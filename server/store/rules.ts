@@ -1,0 +1,81 @@
+import type { Policy, PolicyChoice } from '@nazar/core/grading';
+import type { Knex } from 'knex';
+
+/** What a depot grades its classes of vehicle by. */
+export async function findPolicyChoice(trx: Knex, depotId: string): Promise<PolicyChoice> {
+  const row = await trx('depots').where({ id: depotId }).first('policy_id', 'policies_by_class');
+  return { usual: row.policy_id, byClass: row.policies_by_class };
+}
+
+export async function savePolicyChoice(
+  trx: Knex,
+  depotId: string,
+  { usual, byClass }: PolicyChoice,
+): Promise<void> {
+  await trx('depots')
+    .where({ id: depotId })
+    .update({ policy_id: usual, policies_by_class: JSON.stringify(byClass) });
+}
+
+export async function listOwnPolicies(trx: Knex): Promise<Policy[]> {
+  const rows = await trx('own_policies').orderBy('id').select('body');
+  return rows.map((row) => row.body as Policy);
+}
+
+/** False when a policy of this name is there already: a policy is never changed, only followed by another. */
+export async function insertOwnPolicy(
+  trx: Knex,
+  organisationId: string,
+  personId: string,
+  policy: Policy,
+): Promise<boolean> {
+  const rows = await trx('own_policies')
+    .insert({
+      organisation_id: organisationId,
+      id: policy.id,
+      body: JSON.stringify(policy),
+      brought_by: personId,
+    })
+    .onConflict(['organisation_id', 'id'])
+    .ignore()
+    .returning('id');
+  return rows.length > 0;
+}
+
+export interface RuleChange {
+  readonly id: string;
+  readonly organisationId: string;
+  readonly depotId: string;
+  readonly byId: string;
+  readonly what: string;
+  readonly before: unknown;
+  readonly after: unknown;
+}
+
+export async function insertRuleChange(trx: Knex, change: RuleChange): Promise<void> {
+  await trx('rule_changes').insert({
+    id: change.id,
+    organisation_id: change.organisationId,
+    depot_id: change.depotId,
+    by_id: change.byId,
+    what: change.what,
+    before: JSON.stringify(change.before ?? null),
+    after: JSON.stringify(change.after ?? null),
+  });
+}
+
+export async function listRuleChanges(trx: Knex, depotId: string, limit: number) {
+  const rows = await trx('rule_changes as c')
+    .leftJoin('people as p', 'p.id', 'c.by_id')
+    .where('c.depot_id', depotId)
+    .orderBy('c.at', 'desc')
+    .limit(limit)
+    .select('c.at', 'c.what', 'c.before', 'c.after', 'p.name');
+  return rows.map((row) => ({
+    at: row.at.toISOString() as string,
+    what: row.what as string,
+    before: row.before as unknown,
+    after: row.after as unknown,
+    by: (row.name as string | null) ?? '',
+  }));
+}
