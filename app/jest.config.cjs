@@ -14,6 +14,7 @@ module.exports = {
     '\\.(css|woff2)$': '<rootDir>/testing/no-file.cjs',
     '^canonicalize$': '<rootDir>/../node_modules/canonicalize/lib/canonicalize.js',
     '^dexie$': '<rootDir>/../node_modules/dexie/dist/dexie.js',
+    '^signature_pad$': '<rootDir>/testing/signature-stand-in.ts',
     '^uuid$': '<rootDir>/../node_modules/uuid/dist/cjs/index.js',
   },
   transformIgnorePatterns: (preset.transformIgnorePatterns ?? []).map((pattern) =>

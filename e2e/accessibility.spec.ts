@@ -115,6 +115,7 @@ for (const scheme of ['dark', 'light'] as const) {
 
 for (const scheme of ['dark', 'light'] as const) {
   test(`axe finds nothing at the desk, in rules and logbooks, ${scheme}`, async ({ browser }) => {
+    test.slow();
     for (const viewport of [
       { width: 1280, height: 800 },
       { width: 390, height: 844 },
@@ -127,9 +128,9 @@ for (const scheme of ['dark', 'light'] as const) {
       const page = await context.newPage();
       const here = (screen: string) => look(page, `${screen} ${viewport.width}`);
       await signIn(page, 'Ilka Moors');
-      const walk = await sendWalk(page, /^223/, [
-        { on: 'truck.lamp.stop/rear-lamps-left', symptom: 'lamp-out' },
-      ]);
+      const walk = await sendWalk(page, /^223/, {
+        faults: [{ on: 'truck.lamp.stop/rear-lamps-left', symptom: 'lamp-out' }],
+      });
       await page.goto(address('/desk'));
       await button(page, 'Plan a job').click();
       await here('desk');

@@ -119,11 +119,8 @@ test('a defect keeps the rig in, is repaired, read, and found again as a return'
   await test.step('the driver reads it, walks, signs out and comes back', async () => {
     await page.goto(address('/today'));
     await expect(page.getByText('Studs and nuts renewed, torqued by the manual')).toBeVisible();
-    await beginWalk(page, /^305/);
-    await acknowledgeAll(page);
-    await walkOn(page);
-    await seal(page);
-    await button(page, 'Sign out').click();
+    const walk = await sendWalk(page, /^305/, { forJob: true, reads: true });
+    await page.goto(address(`/walk/${walk}/leave`));
     await expect(page.getByText('Nothing is against it.')).toBeVisible();
     await button(page, 'Sign out under these conditions').click();
     await expect(page.getByRole('heading', { name: 'It is out' })).toBeVisible();
@@ -136,9 +133,9 @@ test('a defect keeps the rig in, is repaired, read, and found again as a return'
   });
 
   await test.step('the same part again is a return, with the repair that did not hold', async () => {
-    await beginWalk(page, /^305/);
-    await findNuts(page, 'Rust streak or shiny mark, nuts tight');
-    await seal(page);
+    await sendWalk(page, /^305/, {
+      faults: [{ on: 'truck.wheel.nuts/steer-left', symptom: 'nut-streak' }],
+    });
     await bench.reload();
     const again = bench.getByRole('button', { name: /^305 · Rust streak/ });
     await expect(again).toContainText('came back');
@@ -158,9 +155,9 @@ test('a condition keeps the rig in until a supervisor takes it off, in writing; 
   browser,
 }) => {
   await signIn(page, 'Mirela Aune');
-  const walk = await sendWalk(page, /^307/, [
-    { on: 'truck.lamp.stop/rear-lamps-left', symptom: 'lamp-out' },
-  ]);
+  const walk = await sendWalk(page, /^307/, {
+    faults: [{ on: 'truck.lamp.stop/rear-lamps-left', symptom: 'lamp-out' }],
+  });
   const supervisor = await device(browser, 'Sanna Veit', true);
 
   await test.step('the driver sees the condition, and whom to ask', async () => {

@@ -114,10 +114,12 @@ test('pictures of a rig that is built', async ({ page }) => {
 
 test('pictures of a sign-out', async ({ page, browser }) => {
   await signIn(page, 'Tove Brask');
-  const walk = await sendWalk(page, /^218/, [
-    { on: 'wheel.nuts/steer-left', symptom: 'nut-one' },
-    { on: 'truck.lamp.stop/rear-lamps-left', symptom: 'lamp-out' },
-  ]);
+  const walk = await sendWalk(page, /^218/, {
+    faults: [
+      { on: 'wheel.nuts/steer-left', symptom: 'nut-one' },
+      { on: 'truck.lamp.stop/rear-lamps-left', symptom: 'lamp-out' },
+    ],
+  });
   await page.goto(address(`/walk/${walk}/leave`));
   await expect(page.getByRole('alert').first()).toBeVisible();
   await take(page, 'sign-out');

@@ -1,5 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { expect, type Page } from '@playwright/test';
+import type { Job } from '@nazar/core/inspection';
+import { UNREAD_STATUSES } from '@nazar/core/repair';
 import { faultOf, instanceOf, makeRig, signature, walkSound } from '@nazar/core/testing';
 import { address } from './driver';
 
@@ -9,6 +11,16 @@ export interface SentFault {
   readonly symptom: string;
 }
 
+type PlannedJob = Job & { readonly unitIds: readonly string[] };
+
+interface SentWalk {
+  readonly faults?: readonly SentFault[];
+  /** Begun for the job that is planned for the rig. */
+  readonly forJob?: boolean;
+  /** Every repair on the rig is acknowledged. */
+  readonly reads?: boolean;
+}
+
 /**
  * A signed walk of whoever is signed in on this page, sent as their phone would send it; for journeys that
  * begin where a walk has ended. Resolves with the id of the inspection, which is the first unit's report.
@@ -16,7 +28,7 @@ export interface SentFault {
 export async function sendWalk(
   page: Page,
   rigTitle: RegExp,
-  faults: readonly SentFault[] = [],
+  { faults = [], forJob = false, reads = false }: SentWalk = {},
 ): Promise<string> {
   const { request } = page.context();
   const reference = await (await request.get(address('/api/reference'))).json();
@@ -27,7 +39,14 @@ export async function sendWalk(
       reference.units.find((unit: { id: string }) => unit.id === id),
     ),
   );
-  const log = walkSound(rig);
+  const isAboard = ({ unitId }: { unitId: string }) => usual.unitIds.includes(unitId);
+  const job =
+    forJob &&
+    reference.jobs.find((each: PlannedJob) => each.unitIds.some((unitId) => isAboard({ unitId })));
+  const log = walkSound(rig, [], job ? { title: job.title, needs: job.needs } : undefined);
+  if (reads)
+    for (const { id, status } of reference.defects.filter(isAboard))
+      if (UNREAD_STATUSES.includes(status)) log.add('acknowledged', { defectId: id });
   for (const { on, symptom } of faults)
     log.add('faulted', faultOf(instanceOf(rig, on), symptom, { defectId: randomUUID() }));
   log.add('signed', { signature: { ...signature, name: person.name }, headline: 'limits' });

@@ -23,6 +23,8 @@ async function main(): Promise<void> {
   await publishKeys(db, configuration);
   await sealAllPending(db, key, new Date());
   const server = createServer(createApp({ db, key, configuration }));
+  // Longer than a phone or proxy keeps an idle connection, so that no request is sent into one being closed.
+  server.keepAliveTimeout = 75_000;
   // A walk that was stored but not sealed (a crash in between) is sealed within a minute.
   const sweep = setInterval(() => {
     sealAllPending(db, key, new Date()).catch(() => undefined);

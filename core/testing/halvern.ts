@@ -1,5 +1,5 @@
 import { catalogue, type Circumstance, type Phase } from '../catalogue';
-import type { AnyEvent, EventType, Payloads } from '../inspection';
+import type { AnyEvent, EventType, Job, Payloads } from '../inspection';
 import { toSi } from '../quantity';
 import { composeRig, type CheckInstance, type Rig, type Unit } from '../rig';
 
@@ -112,8 +112,13 @@ export function measuredOf(
   return { key, value: toSi(value, unit), unit, typed: String(value), instrument: 'gauge' };
 }
 
-export function begunOf(rig: Rig, circumstances: readonly Circumstance[] = []): Payloads['begun'] {
+export function begunOf(
+  rig: Rig,
+  circumstances: readonly Circumstance[] = [],
+  job?: Job,
+): Payloads['begun'] {
   return {
+    ...(job && { job }),
     unitIds: rig.units.map(({ unit }) => unit.id),
     phase: 'pre-trip',
     catalogueVersion: catalogue.version,
@@ -132,9 +137,9 @@ export function answerSound(log: Log, instance: CheckInstance): void {
 }
 
 /** A whole walk with nothing wrong, not signed yet. */
-export function walkSound(rig: Rig, circumstances: readonly Circumstance[] = []): Log {
+export function walkSound(rig: Rig, circumstances: readonly Circumstance[] = [], job?: Job): Log {
   const log = makeLog();
-  log.add('begun', begunOf(rig, circumstances));
+  log.add('begun', begunOf(rig, circumstances, job));
   for (const instance of rig.instances) answerSound(log, instance);
   return log;
 }

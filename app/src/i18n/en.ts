@@ -708,6 +708,7 @@ export const en = {
     report: 'Open the report',
     more: 'Show more',
     done: 'Certified. The next driver is asked to acknowledge it.',
+    kept: 'Signed and kept on this device. It counts once it has been sent, which happens by itself.',
     doneDeferred: 'Put off. The next driver sees it as open.',
     photo: 'Photo of the defect',
     noPhoto: 'No photo was taken.',

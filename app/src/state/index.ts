@@ -5,6 +5,7 @@ export { cancelJob, loadDesk, planJob, type Desk, type DeskWalk } from './desk';
 export { dropDraft, keepDraft, listDrafts, readDraft } from './drafts';
 export {
   appendEntries,
+  isLastWaiting,
   lastRefusal,
   listRefused,
   listUnfinished,

@@ -140,9 +140,17 @@ export async function listRefused(): Promise<RefusedEntry[]> {
 
 /** The sentence with which the server refused the newest entry of an inspection; undefined when it did not. */
 export async function lastRefusal(inspectionId: string): Promise<string | undefined> {
-  const entries = await database.events.where({ inspectionId }).sortBy('sequence');
-  const last = entries.at(-1);
+  const last = await lastEntry(inspectionId);
   return last?.state === 'refused' ? last.refusal?.detail : undefined;
+}
+
+/** Whether the newest entry of an inspection is still on this device only. */
+export async function isLastWaiting(inspectionId: string): Promise<boolean> {
+  return (await lastEntry(inspectionId))?.state === 'waiting';
+}
+
+async function lastEntry(inspectionId: string) {
+  return (await database.events.where({ inspectionId }).sortBy('sequence')).at(-1);
 }
 
 const KEEP_DAYS = 14;

@@ -12,6 +12,8 @@ interface SyncState {
   /** Made by somebody else who must sign in here before they can be sent. */
   readonly ofOthers: number;
   readonly refused: number;
+  /** How often entries have arrived at the server since the app opened; lists of the server are read again then. */
+  readonly arrivals: number;
   readonly busy: boolean;
   readonly trouble: SyncTrouble;
 }
@@ -20,6 +22,7 @@ export const useSync = create<SyncState>(() => ({
   waiting: 0,
   ofOthers: 0,
   refused: 0,
+  arrivals: 0,
   busy: false,
   trouble: undefined,
 }));
@@ -171,6 +174,7 @@ async function sendEvents(actorId: string): Promise<number> {
         );
     });
     sent += batch.length;
+    useSync.setState(({ arrivals }) => ({ arrivals: arrivals + 1 }));
     await countWaiting();
   }
 }

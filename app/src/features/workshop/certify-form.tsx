@@ -81,8 +81,13 @@ export function CertifyForm(props: CertifyFormProps) {
 
   const certifyNow = async (payload: CertifiedPayload) => {
     setPending(undefined);
-    if (!(await send('certified', payload))) {
+    const sending = await send('certified', payload);
+    if (sending === 'refused') {
       onRefused();
+      return;
+    }
+    if (sending === 'waiting') {
+      onDone(t('workshop.kept'));
       return;
     }
     const second = policies.some(({ signatures }) => signatures.repair === 'mechanic-and-agent');

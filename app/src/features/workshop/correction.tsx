@@ -19,7 +19,8 @@ export function Correction({ defect, personId, onChanged }: CorrectionProps) {
   if (!open)
     return <Button look="quiet" title={t('workshop.correct')} onPress={() => setOpen(true)} />;
   const keep = async () => {
-    if (!(await send('annotated', { defectId: defect.id, words: words.trim() }))) return;
+    if ((await send('annotated', { defectId: defect.id, words: words.trim() })) === 'refused')
+      return;
     setOpen(false);
     setWords('');
     onChanged();

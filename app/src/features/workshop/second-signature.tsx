@@ -21,7 +21,8 @@ export function SecondSignature(props: SecondSignatureProps) {
   const changeStrokes = useCallback((drawn: readonly Stroke[]) => setStrokes(drawn), []);
   const sign = async () => {
     const signature = { name: personName, strokes };
-    if (await send('countersigned', { defectId: defect.id, signature })) onDone(t('workshop.done'));
+    const sending = await send('countersigned', { defectId: defect.id, signature });
+    if (sending !== 'refused') onDone(t(sending === 'waiting' ? 'workshop.kept' : 'workshop.done'));
   };
   return (
     <Card marked className="gap-3">

@@ -1,27 +1,31 @@
 import type { EventType, Payloads } from '@nazar/core/inspection';
 import { useState } from 'react';
 import { useWords } from '@/i18n';
-import { appendEntries, ApiProblem, lastRefusal, syncNow } from '@/state';
+import { appendEntries, ApiProblem, isLastWaiting, lastRefusal, syncNow } from '@/state';
+
+/** `waiting`: kept on this device, and sent by itself as soon as the server can be reached. */
+export type Sending = 'sent' | 'waiting' | 'refused';
 
 /** Keeps an entry on this device, sends it, and says why when the server refused it. */
 export function useSend(inspectionId: string, actorId: string) {
   const t = useWords();
   const [trouble, setTrouble] = useState<string>();
-  const send = async <T extends EventType>(type: T, payload: Payloads[T]): Promise<boolean> => {
+  const send = async <T extends EventType>(type: T, payload: Payloads[T]): Promise<Sending> => {
     setTrouble(undefined);
     const kept = await appendEntries<EventType>([
       { inspectionId, actorId, type, payload } as Parameters<typeof appendEntries>[0][number],
     ]);
-    if (!kept) return false;
+    if (!kept) return 'refused';
     try {
       await syncNow();
     } catch (error) {
       setTrouble(error instanceof ApiProblem ? error.detail : t('trouble.unexpected'));
-      return false;
+      return 'refused';
     }
+    if (await isLastWaiting(inspectionId)) return 'waiting';
     const refusal = await lastRefusal(inspectionId);
     setTrouble(refusal);
-    return refusal === undefined;
+    return refusal === undefined ? 'sent' : 'refused';
   };
   return { send, trouble };
 }

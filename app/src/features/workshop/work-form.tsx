@@ -51,7 +51,7 @@ export function WorkForm({ defect, personId, onChanged }: WorkFormProps) {
             : undefined;
     setTrouble(found);
     if (found || !read) return;
-    const kept = await send('worked', {
+    const sending = await send('worked', {
       defectId: defect.id,
       words: words.trim(),
       ...(spent !== undefined && { minutes: spent }),
@@ -61,7 +61,7 @@ export function WorkForm({ defect, personId, onChanged }: WorkFormProps) {
         ...after.map((photo) => ({ ...photo, when: 'after' as const })),
       ],
     });
-    if (!kept) return;
+    if (sending === 'refused') return;
     setOpen(false);
     setWords('');
     setParts('');

@@ -2,7 +2,7 @@ import { useCallback, useEffect, useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
 import { Body, Button, Screen } from '@/design';
 import { useWords } from '@/i18n';
-import { ApiProblem, OFFLINE, useSession, useWorkshop, type Comparison } from '@/state';
+import { ApiProblem, OFFLINE, useSession, useSync, useWorkshop, type Comparison } from '@/state';
 import { DefectDetail } from './defect-detail';
 import { DefectList } from './defect-list';
 
@@ -38,9 +38,11 @@ export function WorkshopScreen(props: WorkshopScreenProps) {
       ),
     [load, offline],
   );
+  // Also what was signed without a network counts at some time, and leaves the list then.
+  const arrivals = useSync((state) => state.arrivals);
   useEffect(() => {
     void reload();
-  }, [reload]);
+  }, [reload, arrivals]);
   if (!person) return null;
   const defect = defects?.find(({ id }) => id === chosen) ?? (wide ? defects?.[0] : undefined);
   const total = Object.values(counts).reduce((sum, count) => sum + count, 0);
@@ -72,7 +74,6 @@ export function WorkshopScreen(props: WorkshopScreenProps) {
       onDone={(sentence) => {
         setDone(sentence);
         setChosen((before) => (before === defect.id ? undefined : before));
-        void reload();
       }}
     />
   ) : (
