@@ -180,3 +180,6 @@ export type System = (typeof SYSTEMS)[number];
 /** A moment or a use that a condition rules out: `job` is any work beyond the way to the workshop. */
 export const BARS = ['dark', 'wet', 'freezing', 'towing', 'passengers', 'job'] as const;
 export type Bar = (typeof BARS)[number];
+
+/** The symptom of every check that counts a list: something is missing or past its date. */
+export const LIST_SHORT = 'list-short';

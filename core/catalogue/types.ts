@@ -267,6 +267,8 @@ export interface Procedure {
 /** What belongs in a box or on a rack: counted, and held against its date. */
 export interface ContentsItem {
   readonly id: string;
+  /** The check that is answered by counting it, together with all else that names this check. */
+  readonly check: string;
   readonly title: string;
   readonly count: number;
   /** It has a date after which it is not good any more. */

@@ -2,10 +2,11 @@
  * Short forms in which content is written. They only fill in what most checks
  * share; nothing here knows a single check.
  */
-import type { Capability, Circumstance, Harm, System } from './terms';
+import { LIST_SHORT, type Capability, type Circumstance, type Harm, type System } from './terms';
 import type {
   Caution,
   Check,
+  ContentsItem,
   Module,
   Place,
   Scale,
@@ -88,7 +89,31 @@ export function module(draft: ModuleDraft): Module {
     combinations: [],
     services: [],
     ...draft,
+    checks: withShortLists(draft.checks, draft.contents ?? []),
   };
+}
+
+/** What is counted can be short: every check that a list names has the symptom for it. */
+function withShortLists(checks: readonly Check[], contents: readonly ContentsItem[]): Check[] {
+  const counted = new Set(contents.map((item) => item.check));
+  return checks.map((check) =>
+    counted.has(check.id)
+      ? {
+          ...check,
+          symptoms: [
+            ...check.symptoms,
+            symptom(
+              LIST_SHORT,
+              'Something on its list is missing or past its date',
+              check.symptoms[0].system,
+              'repair',
+              { fixable: true },
+            ),
+          ],
+          fixes: check.fixes.length > 0 ? check.fixes : ['Put in what was missing'],
+        }
+      : check,
+  );
 }
 
 /** A place; `sorts` says which checks are asked of it. */

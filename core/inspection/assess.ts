@@ -1,4 +1,4 @@
-import type { Bar, Capability, Circumstance, Symptom, System } from '../catalogue';
+import type { Bar, Capability, Circumstance, ContentsItem, Symptom, System } from '../catalogue';
 import {
   decideVerdict,
   gradeSymptom,
@@ -16,7 +16,9 @@ import { judgeReading, type Judgement } from '../measure';
 import type { CheckInstance, Rig } from '../rig';
 import { countCompany, type Company } from './alike';
 import { addUpMinors, carriedFindings, markLifted, named, toFinding } from './findings';
-import type { Answer, Inspection } from './fold';
+import { findShort } from './contents';
+import type { CountedPayload } from './events';
+import type { Answer, Inspection, Stamp } from './fold';
 
 /** A defect of an earlier walk that nobody has certified or only put off. */
 export interface KnownDefect {
@@ -140,6 +142,9 @@ function assessInstance(
   if (answer.outcome === 'sound') {
     // A required reading cannot be waved through.
     if (check.reading?.required) return { instance, answer, state: 'unanswered' };
+    // Nor can a list that was not counted, or that is short.
+    if (instance.contents && !isComplete(instance.contents, inspection.counts.get(instance.key)))
+      return { instance, answer, state: 'unanswered' };
     return { instance, answer, state: 'sound' };
   }
   const judgement =
@@ -181,6 +186,14 @@ function assessInstance(
   const graded =
     measured && worseGrade(named.grade, measured.grade) !== named.grade ? measured : named;
   return { instance, answer, judgement, graded, state: graded.grade };
+}
+
+function isComplete(
+  list: readonly ContentsItem[],
+  count: (CountedPayload & Stamp) | undefined,
+): boolean {
+  if (!count) return false;
+  return findShort(list, count.items, new Date(count.at).toISOString().slice(0, 10)).length === 0;
 }
 
 function gradeReading(

@@ -6,6 +6,7 @@ const KNOWN: Readonly<Record<EventType, true>> = {
   answered: true,
   measured: true,
   faulted: true,
+  counted: true,
   acknowledged: true,
   signed: true,
   sealed: true,

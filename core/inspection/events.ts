@@ -66,6 +66,20 @@ export interface FaultedPayload {
   readonly raisedTo?: Grade;
 }
 
+export interface CountedItem {
+  /** Of the item in the list. */
+  readonly id: string;
+  readonly found: number;
+  /** ISO date that is printed on it; the earliest where there are several. */
+  readonly until?: string;
+}
+
+/** What was found of the list that belongs to a check. */
+export interface CountedPayload {
+  readonly key: string;
+  readonly items: readonly CountedItem[];
+}
+
 export interface AcknowledgedPayload {
   readonly defectId: string;
 }
@@ -153,6 +167,7 @@ export interface Payloads {
   answered: AnsweredPayload;
   measured: MeasuredPayload;
   faulted: FaultedPayload;
+  counted: CountedPayload;
   acknowledged: AcknowledgedPayload;
   signed: SignedPayload;
   sealed: SealedPayload;

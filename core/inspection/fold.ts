@@ -6,6 +6,7 @@ import type {
   AssignedPayload,
   BegunPayload,
   CertifiedPayload,
+  CountedPayload,
   CountersignedPayload,
   FaultedPayload,
   InspectionEvent,
@@ -45,6 +46,8 @@ export interface Inspection {
   readonly answers: ReadonlyMap<string, Answer>;
   /** Answers that a later one has replaced, oldest first. */
   readonly replaced: ReadonlyMap<string, readonly Answer[]>;
+  /** The last count of a list, by check instance key. */
+  readonly counts: ReadonlyMap<string, CountedPayload & Stamp>;
   readonly acknowledged: ReadonlyMap<string, Stamp>;
   readonly signed?: SignedPayload & Stamp;
   readonly sealed?: SealedPayload & Stamp;
@@ -89,6 +92,7 @@ export function fold(inspectionId: string, events: readonly AnyEvent[]): Inspect
     id: inspectionId,
     answers: new Map(),
     replaced: new Map(),
+    counts: new Map(),
     acknowledged: new Map(),
     certifications: [],
     countersignatures: [],
@@ -155,6 +159,9 @@ function apply(draft: Draft, event: InspectionEvent): void {
         readings: readingsOf(draft.answers.get(event.payload.key)),
         ...stamp,
       });
+      return;
+    case 'counted':
+      draft.counts.set(event.payload.key, { ...event.payload, ...stamp });
       return;
     case 'acknowledged':
       if (!draft.acknowledged.has(event.payload.defectId))

@@ -12,6 +12,7 @@ export {
   type KnownDefect,
   type UnreadRepair,
 } from './assess';
+export { findShort, type Short } from './contents';
 export { permitEvent, type Refusal } from './permit';
 export { policiesOfWalk } from './policies-of-walk';
 export { withFault } from './with-fault';

@@ -31,6 +31,7 @@ export function permitEvent(inspection: Inspection, event: InspectionEvent): Ref
     case 'answered':
     case 'measured':
     case 'faulted':
+    case 'counted':
     case 'signed':
       return inspection.signed ? 'already-signed' : undefined;
     case 'assigned':

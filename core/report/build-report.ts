@@ -157,9 +157,24 @@ function toAnswer(instance: CheckInstance, request: BuildReportRequest): ReportA
       reason: answer.outcome === 'not-looked' ? answer.reason : undefined,
       at: iso(answer.at),
       readings: toReadings(assessed),
+      counted: toCounted(instance, request),
       replaced: request.inspection.replaced.get(instance.key)?.length,
     },
   ];
+}
+
+function toCounted(
+  { key, contents }: CheckInstance,
+  { inspection }: BuildReportRequest,
+): ReportAnswer['counted'] {
+  const count = contents && inspection.counts.get(key);
+  return (
+    count &&
+    contents.map(({ id, title, count: expected }) => {
+      const entry = count.items.find((each) => each.id === id);
+      return { title, expected, found: entry?.found ?? 0, until: entry?.until };
+    })
+  );
 }
 
 function toReadings({ answer, judgement }: InstanceAssessment): ReportReading[] | undefined {

@@ -31,6 +31,14 @@ export interface ReportAnswer {
   readonly reason?: string;
   readonly at: string;
   readonly readings?: readonly ReportReading[];
+  /** What was found of the list that belongs to the check. */
+  readonly counted?: readonly {
+    readonly title: string;
+    readonly expected: number;
+    readonly found: number;
+    /** ISO date printed on it. */
+    readonly until?: string;
+  }[];
   /** How many earlier answers to the same check this one replaced. */
   readonly replaced?: number;
 }

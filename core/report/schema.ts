@@ -38,6 +38,10 @@ const reading = shape(
     }),
   },
 );
+const counted = shape(
+  { title: text, expected: { type: 'integer' }, found: { type: 'integer' } },
+  { until: text },
+);
 const seal = shape({
   algorithm: { const: 'Ed25519' },
   canonical: { const: 'RFC 8785' },
@@ -89,7 +93,13 @@ const report = shape(
           outcome: { enum: ['sound', 'note', 'minor', 'major', 'not-looked'] },
           at: time,
         },
-        { place: text, reason: text, readings: list(reading), replaced: { type: 'integer' } },
+        {
+          place: text,
+          reason: text,
+          readings: list(reading),
+          counted: list(counted),
+          replaced: { type: 'integer' },
+        },
       ),
     ),
     defects: list(

@@ -1,5 +1,14 @@
 import { CAPABILITIES } from '../catalogue';
-import type { Capability, Catalogue, Check, Circumstance, Phase, Place, Zone } from '../catalogue';
+import type {
+  Capability,
+  Catalogue,
+  Check,
+  Circumstance,
+  ContentsItem,
+  Phase,
+  Place,
+  Zone,
+} from '../catalogue';
 import { placeUnits, type PlacedUnit } from './place';
 
 /** A unit as the depot keeps it. Specification values are SI. */
@@ -21,6 +30,8 @@ export interface CheckInstance {
   readonly unit: Unit;
   readonly check: Check;
   readonly place?: Place;
+  /** What is counted to answer it. */
+  readonly contents?: readonly ContentsItem[];
   readonly zoneKey: string;
   /** Metres in the rig's frame. */
   readonly x: number;
@@ -127,7 +138,9 @@ function toInstances(placed: PlacedUnit, check: Check): CheckInstance[] {
     const zone = module.zones.find((each) => each.id === check.zone);
     const inward = zone ? Math.sign(zone.y) * Math.min(Math.abs(zone.y), module.width / 2) : 0;
     const along = Math.min(Math.max(zone?.x ?? 0, 0), module.length);
-    return [one(check.zone, along, inward)];
+    const contents = module.contents.filter((item) => item.check === check.id);
+    const instance = one(check.zone, along, inward);
+    return [contents.length > 0 ? { ...instance, contents } : instance];
   }
   return module.places
     .filter((place) => place.sorts.includes(check.each as string))

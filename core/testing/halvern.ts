@@ -127,10 +127,23 @@ export function begunOf(
   };
 }
 
+/** Everything of its list is there, and in date. */
+export function countedOf({ key, contents = [] }: CheckInstance): Payloads['counted'] {
+  return {
+    key,
+    items: contents.map(({ id, count, expires }) => ({
+      id,
+      found: count,
+      ...(expires && { until: '2099-12-31' }),
+    })),
+  };
+}
+
 type Log = ReturnType<typeof makeLog>;
 
 /** Answers one check as sound, with a good reading where one is required. */
 export function answerSound(log: Log, instance: CheckInstance): void {
+  if (instance.contents) log.add('counted', countedOf(instance));
   const reading = instance.check.reading?.required ? READINGS[instance.check.id] : undefined;
   if (reading) log.add('measured', measuredOf(instance.key, ...reading));
   else log.add('answered', { key: instance.key, outcome: 'sound' });

@@ -1,6 +1,6 @@
 import { ValidationError } from 'yup';
 import { moduleSchema } from './module-schema';
-import type { Catalogue, Module } from '../catalogue';
+import { LIST_SHORT, type Catalogue, type Module } from '../catalogue';
 
 /** Every fault of a catalogue with the place where it stands; empty when it may be used. */
 export function findCatalogueFaults(catalogue: Catalogue): string[] {
@@ -51,7 +51,12 @@ function findModuleFaults(module: Module): string[] {
         faults.push(`${check.id}: the specification has no field ${band.limit.field}`);
     }
   }
-  return [...faults, ...findCombinationFaults(module), ...findProcedureFaults(module)];
+  return [
+    ...faults,
+    ...findCombinationFaults(module),
+    ...findProcedureFaults(module),
+    ...findContentsFaults(module),
+  ];
 }
 
 function findCombinationFaults(module: Module): string[] {
@@ -84,5 +89,21 @@ function findProcedureFaults(module: Module): string[] {
       steps.add(step.id);
       return faults;
     });
+  });
+}
+
+/** A list is counted once, at a check of its module that can say that it is short. */
+function findContentsFaults({ checks, contents }: Module): string[] {
+  const items = new Set<string>();
+  return contents.flatMap((item) => {
+    const faults: string[] = [];
+    if (items.has(item.id)) faults.push(`the item ${item.id} stands twice`);
+    items.add(item.id);
+    const check = checks.find(({ id }) => id === item.check);
+    if (!check) faults.push(`${item.id}: no check ${item.check}`);
+    else if (check.each) faults.push(`${item.id}: ${check.id} is asked at several places`);
+    else if (!check.symptoms.some(({ id }) => id === LIST_SHORT))
+      faults.push(`${item.id}: ${check.id} has no symptom ${LIST_SHORT}`);
+    return faults;
   });
 }

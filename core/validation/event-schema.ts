@@ -57,6 +57,8 @@ function isPolicyMap(value: unknown): boolean {
 const reason = () =>
   plainText(1000).min(3, 'say in a few words why').required('say in a few words why');
 
+const day = () => string().matches(/^\d{4}-\d{2}-\d{2}$/, '${path} is no date like 2027-03-31');
+
 const finite = () =>
   number().test('finite', '${path} is no number', (n) => n === undefined || Number.isFinite(n));
 
@@ -116,6 +118,18 @@ export const payloadSchemas: Readonly<Record<EventType, AnyObjectSchema>> = {
     fixed: plainText(300),
     raisedTo: string().oneOf(['note', 'minor', 'major']),
   }).noUnknown(),
+  counted: object({
+    key: key(),
+    items: array(
+      object({
+        id: plainText(80).required(),
+        found: number().integer().min(0).max(999).required(),
+        until: day(),
+      }).noUnknown(),
+    )
+      .max(60)
+      .required(),
+  }).noUnknown(),
   acknowledged: object({ defectId: uuid().required() }).noUnknown(),
   signed: object({
     signature,
@@ -126,12 +140,10 @@ export const payloadSchemas: Readonly<Record<EventType, AnyObjectSchema>> = {
     defectId: uuid().required(),
     outcome: string().oneOf(['repaired', 'no-repair-needed', 'deferred']).required(),
     words: plainText(1000).min(3, 'say what was done or why').required('say what was done or why'),
-    until: string()
-      .matches(/^\d{4}-\d{2}-\d{2}$/)
-      .when('outcome', {
-        is: 'deferred',
-        then: (schema) => schema.required('a deferral needs a date'),
-      }),
+    until: day().when('outcome', {
+      is: 'deferred',
+      then: (schema) => schema.required('a deferral needs a date'),
+    }),
     revision: number().integer().min(0),
     signature,
   }).noUnknown(),

@@ -263,6 +263,7 @@ export const moduleSchema: ObjectSchema<object> = object({
   contents: array(
     object({
       id: id(),
+      check: id(),
       title: words(),
       count: number().integer().positive().required(),
       expires: boolean(),

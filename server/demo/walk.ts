@@ -184,7 +184,18 @@ function answer(
       ...(fault.fixed && { fixed: fault.fixed }),
       photos: photo,
     });
-  } else if (!measures) add('answered', { key, outcome: 'sound' });
+  } else if (!measures) {
+    if (instance.contents)
+      add('counted', {
+        key,
+        items: instance.contents.map(({ id, count, expires }) => ({
+          id,
+          found: count,
+          ...(expires && { until: '2028-06-30' }),
+        })),
+      });
+    add('answered', { key, outcome: 'sound' });
+  }
 }
 
 function symptomOf(instance: CheckInstance, fault: FaultPlan): Symptom {

@@ -65,12 +65,13 @@ const WALKING = new Set([
   'answered',
   'measured',
   'faulted',
+  'counted',
   'acknowledged',
   'annotated',
   'signed',
 ]);
 /** Of those, the ones whose permission depends on no more than begun and signed. */
-const PLAIN = new Set(['answered', 'measured', 'faulted', 'acknowledged', 'annotated']);
+const PLAIN = new Set(['answered', 'measured', 'faulted', 'counted', 'acknowledged', 'annotated']);
 
 async function takeInOne(
   trx: Knex.Transaction,

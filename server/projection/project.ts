@@ -28,6 +28,7 @@ const OF_THE_WALK = new Set<InspectionEvent['type']>([
   'answered',
   'measured',
   'faulted',
+  'counted',
   'signed',
 ]);
 

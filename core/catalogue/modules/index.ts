@@ -32,7 +32,7 @@ import { winch } from './winch';
  * change of content gets a new version, so that old reports keep what was asked.
  */
 export const catalogue: Catalogue = {
-  version: '2026.11.3',
+  version: '2026.11.4',
   modules: [
     straightTruck,
     tagTrailer,

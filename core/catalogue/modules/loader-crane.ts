@@ -388,9 +388,9 @@ export const loaderCrane: Module = module({
   checks,
   procedures: [cycle],
   contents: [
-    { id: 'slings', title: 'Slings with tags', count: 2 },
-    { id: 'shackles', title: 'Shackles', count: 4 },
-    { id: 'pads', title: 'Outrigger pads', count: 2 },
+    { id: 'slings', check: 'loader-crane.shackles', title: 'Slings with tags', count: 2 },
+    { id: 'shackles', check: 'loader-crane.shackles', title: 'Shackles', count: 4 },
+    { id: 'pads', check: 'loader-crane.shackles', title: 'Outrigger pads', count: 2 },
   ],
   services: [
     {

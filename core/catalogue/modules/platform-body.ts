@@ -271,9 +271,9 @@ export const platformBody: Module = module({
   ],
   checks,
   contents: [
-    { id: 'straps', title: 'Straps', count: 4 },
-    { id: 'chains', title: 'Chains', count: 4 },
-    { id: 'binders', title: 'Binders', count: 4 },
-    { id: 'edge-protectors', title: 'Edge protectors', count: 8 },
+    { id: 'straps', check: 'platform.box', title: 'Straps', count: 4 },
+    { id: 'chains', check: 'platform.box', title: 'Chains', count: 4 },
+    { id: 'binders', check: 'platform.box', title: 'Binders', count: 4 },
+    { id: 'edge-protectors', check: 'platform.box', title: 'Edge protectors', count: 8 },
   ],
 });

@@ -279,8 +279,8 @@ export const frontPlow: Module = module({
   checks: front,
   procedures: [cycle],
   contents: [
-    { id: 'shear-bolts', title: 'Shear bolts', count: 2 },
-    { id: 'hitch-pins', title: 'Hitch pins with keepers', count: 2 },
+    { id: 'shear-bolts', check: 'plow.spare-bolts', title: 'Shear bolts', count: 2 },
+    { id: 'hitch-pins', check: 'plow.spare-bolts', title: 'Hitch pins with keepers', count: 2 },
   ],
   services: [
     {
@@ -459,7 +459,14 @@ export const wingPlow: Module = module({
   shapes: [rect('blade', 0, 0, 3, 0.3, 0.08), rect('frame', 0.8, -0.3, 0.3, 0.4)],
   checks: wing,
   procedures: [wingCycle],
-  contents: [{ id: 'wing-shear-bolts', title: 'Shear bolts of the wing', count: 2 }],
+  contents: [
+    {
+      id: 'wing-shear-bolts',
+      check: 'wing.spare-bolts',
+      title: 'Shear bolts of the wing',
+      count: 2,
+    },
+  ],
 });
 
 const blade: Check[] = [

@@ -298,7 +298,7 @@ export const spreaderChecks: Check[] = [
   }),
   check({
     id: 'spreader.card',
-    title: 'See that the setting card is in the cab',
+    title: 'See that setting card and hopper bar are in the cab',
     zone: 'seat',
     method: 'look',
     seconds: 6,
@@ -562,8 +562,13 @@ export const spreader: Module = module({
   checks: spreaderChecks,
   procedures: [cycle],
   contents: [
-    { id: 'spreader-card', title: 'Setting card of this spreader', count: 1 },
-    { id: 'hopper-bar', title: 'Bar for build-up', count: 1 },
+    {
+      id: 'spreader-card',
+      check: 'spreader.card',
+      title: 'Setting card of this spreader',
+      count: 1,
+    },
+    { id: 'hopper-bar', check: 'spreader.card', title: 'Bar for build-up', count: 1 },
   ],
   services: [
     {

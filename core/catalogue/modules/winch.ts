@@ -252,8 +252,8 @@ export const winch: Module = module({
   checks,
   procedures: [cycle],
   contents: [
-    { id: 'snatch-block', title: 'Snatch block', count: 1 },
-    { id: 'blanket', title: 'Damper blanket', count: 1 },
-    { id: 'winch-shackles', title: 'Shackles', count: 2 },
+    { id: 'snatch-block', check: 'winch.guard', title: 'Snatch block', count: 1 },
+    { id: 'blanket', check: 'winch.guard', title: 'Damper blanket', count: 1 },
+    { id: 'winch-shackles', check: 'winch.guard', title: 'Shackles', count: 2 },
   ],
 });

@@ -12,6 +12,22 @@ export function printReadings(sheet: Sheet, report: Report): void {
   sheet.columns(measured.map((answer) => `${toWords(answer)} · ${nameOf(answer)}`));
 }
 
+/** What was counted of each list, with the dates that were read. */
+export function printCounts(sheet: Sheet, report: Report): void {
+  const counted = report.answers.filter((answer) => answer.counted);
+  if (counted.length === 0) return;
+  sheet.heading(words.sections.counted);
+  sheet.columns(
+    counted.map((answer) => {
+      const items = (answer.counted ?? []).map(
+        ({ title, found, expected, until }) =>
+          `${title} ${found}/${expected}${until ? ` (${until})` : ''}`,
+      );
+      return `${nameOf(answer)}: ${items.join(', ')}`;
+    }),
+  );
+}
+
 function toWords(answer: ReportAnswer): string {
   const readings = answer.readings ?? [];
   const shown = readings

@@ -6,7 +6,7 @@ import PDFDocument from 'pdfkit';
 import { printFoot, printSignatures } from './afterwards';
 import { printFindings } from './findings';
 import { printHead } from './head';
-import { printReadings } from './readings';
+import { printCounts, printReadings } from './readings';
 import { Sheet } from './sheet';
 import { words } from './words';
 
@@ -58,6 +58,7 @@ export function renderReport(request: RenderRequest): Promise<Buffer> {
   printHead(sheet, report, request.habit);
   printFindings(sheet, request);
   printReadings(sheet, report);
+  printCounts(sheet, report);
   printSignatures(sheet, request, request.photos);
   printFoot(sheet, request);
   doc.end();

@@ -59,6 +59,7 @@ export const words = {
     carried: 'Still open from before',
     notLooked: 'Not looked at',
     readings: 'Readings',
+    counted: 'Counted',
     answers: 'Checks',
     signature: 'Signature',
     after: 'After this report',

@@ -1,3 +1,4 @@
+import { findShort, type Inspection } from '@nazar/core/inspection';
 import type { CheckInstance, Rig } from '@nazar/core/rig';
 import { v7 as newId } from 'uuid';
 import { Body, Heading, Screen } from '@/design';
@@ -48,7 +49,7 @@ export function FaultScreen(props: FaultScreenProps) {
       symptomId: before?.symptomId ?? named?.id,
       stepId: before?.stepId,
       spot: before?.spot ?? spotOf(instance, walk.rig),
-      note: before?.note ?? '',
+      note: before?.note ?? wordsOfShort(instance, walk.inspection, t),
       photos: before?.photos ?? [],
       fixed: before?.fixed,
       raisedTo: before?.raisedTo,
@@ -66,6 +67,21 @@ export function FaultScreen(props: FaultScreenProps) {
       onCompare={onCompare}
     />
   );
+}
+
+/** What a count has just found short, for the note. */
+function wordsOfShort(
+  { key, contents = [] }: CheckInstance,
+  { counts }: Inspection,
+  t: ReturnType<typeof useWords>,
+): string {
+  const count = counts.get(key);
+  if (!count) return '';
+  return findShort(contents, count.items, new Date(count.at).toISOString().slice(0, 10))
+    .map(({ item, found, why }) =>
+      t(`count.short.${why}`, { title: item.title, found, expected: item.count }),
+    )
+    .join('. ');
 }
 
 /** Where the eyes are: the wheel or lamp itself, else the side of the unit that its zone is at. */

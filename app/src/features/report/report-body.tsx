@@ -25,6 +25,7 @@ export function ReportBody({ file }: { readonly file: ReportFile }) {
   const rig = useMemo(() => rigOfReport(report, catalogue), [report]);
   const sound = report.answers.filter(({ outcome }) => outcome === 'sound').length;
   const measured = report.answers.filter(({ readings }) => readings);
+  const counted = report.answers.filter((answer) => answer.counted);
   const missed = report.answers.filter(({ outcome }) => outcome === 'not-looked');
   const conditions = [
     ...report.conditions.circumstances.map((each) => t(`circumstance.${each}`)),
@@ -119,6 +120,16 @@ export function ReportBody({ file }: { readonly file: ReportFile }) {
           <Heading level={2}>{t('report.readings')}</Heading>
           {measured.map((answer) => (
             <ReadingLine key={answer.key} answer={answer} />
+          ))}
+        </Card>
+      ) : null}
+      {counted.length > 0 ? (
+        <Card>
+          <Heading level={2}>{t('report.counted')}</Heading>
+          {counted.map((answer) => (
+            <Body key={answer.key}>
+              {nameOf(answer)}: {answer.counted?.map((item) => toCountWords(item, t)).join(', ')}
+            </Body>
           ))}
         </Card>
       ) : null}
@@ -220,4 +231,12 @@ function DefectLines({
       </View>
     </View>
   );
+}
+
+function toCountWords(
+  { title, found, expected, until }: NonNullable<ReportAnswer['counted']>[number],
+  t: ReturnType<typeof useWords>,
+): string {
+  const words = `${title} ${t('report.countedOf', { found, expected })}`;
+  return until ? `${words} (${t('report.goodUntil', { until })})` : words;
 }

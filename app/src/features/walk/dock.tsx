@@ -79,6 +79,7 @@ export function Dock(props: DockProps) {
       <View className="px-4 pb-4 pt-2">
         {isOpen(assessed) ? (
           <AnswerButtons
+            counts={assessed.instance.contents !== undefined}
             measures={check.reading ? (check.reading.required ? 'must' : 'may') : 'no'}
             again={assessed.state === 'again'}
             hasDraft={props.hasDraft}
@@ -114,6 +115,8 @@ function LastLine({ last, unitOfHabit }: DockProps) {
 }
 
 interface AnswerButtonsProps {
+  /** Answered by counting a list. */
+  readonly counts: boolean;
   readonly measures: 'no' | 'may' | 'must';
   readonly again: boolean;
   readonly hasDraft: boolean;
@@ -153,8 +156,8 @@ const AnswerButtons = memo(function AnswerButtons(props: AnswerButtonsProps) {
         <Button
           look="main"
           className="min-h-[72px]"
-          testID="sound"
-          title={t('walk.sound')}
+          testID={props.counts ? 'count' : 'sound'}
+          title={t(props.counts ? 'count.open' : 'walk.sound')}
           onPress={props.onSound}
         />
       )}

@@ -1,3 +1,5 @@
+import { LIST_SHORT } from '@nazar/core/catalogue';
+import type { CountedItem } from '@nazar/core/inspection';
 import type { Stop } from '@nazar/core/planning';
 import { unitFor } from '@nazar/core/quantity';
 import { v7 as newId } from 'uuid';
@@ -19,6 +21,7 @@ import {
 import { Progress, StopCautions } from './board-parts';
 import { CannotSheet } from './cannot-sheet';
 import { CheckList } from './check-list';
+import { CountSheet } from './count-sheet';
 import { Dock } from './dock';
 import { KeysSheet } from './keys-sheet';
 import { ProcedureSheet } from './procedure-sheet';
@@ -35,7 +38,8 @@ interface WalkBoardProps extends WalkScreenProps {
   readonly personId: string;
 }
 
-type OpenSheet = 'cycle' | 'reading' | 'cannot' | 'stops' | 'repairs' | 'keys' | undefined;
+type OpenSheet =
+  'count' | 'cycle' | 'reading' | 'cannot' | 'stops' | 'repairs' | 'keys' | undefined;
 
 /** One stop at a time: the rig with the way round it, the checks from here, the present one at the thumb. */
 export function WalkBoard(props: WalkBoardProps) {
@@ -115,6 +119,21 @@ export function WalkBoard(props: WalkBoardProps) {
     position.moveOn(key);
   };
 
+  const keepCount = async (items: readonly CountedItem[], complete: boolean) => {
+    const own = { inspectionId, actorId: personId };
+    const counted = { ...own, type: 'counted' as const, payload: { key, items } };
+    const sound = {
+      ...own,
+      type: 'answered' as const,
+      payload: { key, outcome: 'sound' as const },
+    };
+    await appendEntries<'counted' | 'answered'>(complete ? [counted, sound] : [counted], () => {
+      setSheet(undefined);
+      if (complete) position.moveOn(key);
+      else onFault(key, LIST_SHORT);
+    });
+  };
+
   const acknowledge = async (defectId: string) => {
     const kept = await appendEntries([
       { inspectionId, actorId: personId, type: 'acknowledged', payload: { defectId } },
@@ -144,7 +163,9 @@ export function WalkBoard(props: WalkBoardProps) {
   const goOn = () =>
     stopIndex < stops.length - 1 ? position.goToStop(stopIndex + 1) : onVerdict();
 
-  const onSound = useStable(() => void answer({ outcome: 'sound' }));
+  const counts = current.contents !== undefined;
+  const onSound = useStable(() => (counts ? setSheet('count') : void answer({ outcome: 'sound' })));
+  const onCycleGood = useStable(() => void answer({ outcome: 'sound' }));
   const onTakeBack = useStable(() => void answer({ outcome: 'cleared' }));
   const onFaultHere = useStable(() => onFault(key));
   const openCannot = useStable(() => setSheet('cannot'));
@@ -163,8 +184,8 @@ export function WalkBoard(props: WalkBoardProps) {
 
   useKeys(
     {
-      s: () => canAnswer && !reading?.required && void answer({ outcome: 'sound' }),
-      ' ': () => canAnswer && !reading?.required && void answer({ outcome: 'sound' }),
+      s: () => canAnswer && !reading?.required && onSound(),
+      ' ': () => canAnswer && !reading?.required && onSound(),
       f: () => onFault(key),
       c: () => canAnswer && setSheet('cannot'),
       m: () => reading && setSheet('reading'),
@@ -296,8 +317,19 @@ export function WalkBoard(props: WalkBoardProps) {
           procedure={procedure}
           check={current.check}
           habit={habit}
-          onGood={onSound}
+          onGood={onCycleGood}
           onFailed={(symptomId) => onFault(key, symptomId)}
+          onClose={close}
+        />
+      ) : null}
+      {sheet === 'count' && current.contents ? (
+        <CountSheet
+          key={key}
+          title={current.check.title}
+          list={current.contents}
+          before={inspection.counts.get(key)?.items}
+          day={new Date().toISOString().slice(0, 10)}
+          onKeep={(items, complete) => void keepCount(items, complete)}
           onClose={close}
         />
       ) : null}

@@ -273,9 +273,9 @@ export const schoolBus: Module = module({
   combinations: shared.combinations,
   services: shared.services,
   contents: [
-    { id: 'first-aid', title: 'First-aid kit', count: 1, expires: true },
-    { id: 'fluid-kit', title: 'Body-fluid kit', count: 1, expires: true },
-    { id: 'triangles', title: 'Triangles', count: 3 },
-    { id: 'belt-cutter', title: 'Belt cutter', count: 1 },
+    { id: 'first-aid', check: `${P}.first-aid`, title: 'First-aid kit', count: 1, expires: true },
+    { id: 'fluid-kit', check: `${P}.first-aid`, title: 'Body-fluid kit', count: 1, expires: true },
+    { id: 'triangles', check: `${P}.emergency.triangles`, title: 'Triangles', count: 3 },
+    { id: 'belt-cutter', check: `${P}.first-aid`, title: 'Belt cutter', count: 1 },
   ],
 });

@@ -221,8 +221,20 @@ export const transitBus: Module = module({
   combinations: shared.combinations,
   services: shared.services,
   contents: [
-    { id: 'first-aid', title: 'First-aid kit', count: 1, expires: true },
-    { id: 'extinguisher', title: 'Extinguishers', count: 2, expires: true },
-    { id: 'hammers', title: 'Hammers', count: 4 },
+    {
+      id: 'first-aid',
+      check: `${P}.emergency.first-aid`,
+      title: 'First-aid kit',
+      count: 1,
+      expires: true,
+    },
+    {
+      id: 'extinguisher',
+      check: `${P}.emergency.extinguisher`,
+      title: 'Extinguishers',
+      count: 2,
+      expires: true,
+    },
+    { id: 'hammers', check: `${P}.emergency.first-aid`, title: 'Hammers', count: 4 },
   ],
 });

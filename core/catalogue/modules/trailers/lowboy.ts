@@ -383,8 +383,8 @@ export const lowboy: Module = module({
   procedures: [cycle],
   services: servicesOfTrailer(P),
   contents: [
-    { id: 'chains', title: 'Chains', count: 6 },
-    { id: 'binders', title: 'Binders', count: 6 },
-    { id: 'flags', title: 'Flags', count: 4 },
+    { id: 'chains', check: `${P}.signs`, title: 'Chains', count: 6 },
+    { id: 'binders', check: `${P}.signs`, title: 'Binders', count: 6 },
+    { id: 'flags', check: `${P}.signs`, title: 'Flags', count: 4 },
   ],
 });
