@@ -8,6 +8,7 @@ import parser from '@typescript-eslint/parser';
 const CORE = [
   'quantity',
   'catalogue',
+  'house',
   'rig',
   'planning',
   'procedure',
@@ -27,7 +28,8 @@ const CORE = [
 const LEANS_ON = {
   quantity: [],
   catalogue: ['quantity'],
-  rig: ['quantity', 'catalogue'],
+  house: ['quantity', 'catalogue'],
+  rig: ['quantity', 'catalogue', 'house'],
   planning: ['quantity', 'catalogue', 'rig'],
   procedure: ['quantity', 'catalogue', 'rig'],
   measure: ['quantity', 'catalogue', 'rig'],
@@ -37,12 +39,13 @@ const LEANS_ON = {
   report: ['quantity', 'catalogue', 'rig', 'measure', 'grading', 'inspection', 'repair'],
   trend: ['quantity', 'catalogue', 'rig', 'measure', 'grading', 'inspection'],
   seal: ['report'],
-  validation: ['quantity', 'catalogue', 'grading', 'inspection'],
+  validation: ['quantity', 'catalogue', 'house', 'grading', 'inspection'],
 };
 
 const FEATURES = [
   'begin',
   'compare',
+  'content',
   'desk',
   'fault',
   'leave',

@@ -142,6 +142,10 @@ for (const scheme of ['dark', 'light'] as const) {
       await page.goto(address('/rules'));
       await expect(page.getByRole('heading', { name: 'Holds' })).toBeVisible();
       await here('rules');
+      await page.goto(address('/content'));
+      await expect(page.getByRole('heading', { name: 'Versions' })).toBeVisible();
+      await button(page, 'Add a check of our own').click();
+      await here('content');
       await page.goto(address('/desk'));
       await page.getByRole('button', { name: /Open the logbook 223/ }).click();
       await expect(page.getByRole('heading', { name: 'Time line' })).toBeVisible();

@@ -16,6 +16,7 @@ export const PINS: Readonly<Record<string, string>> = {
   'Joren Falk': '4020',
   'Gustav Ree': '8010',
   'Tarik Brun': '3300',
+  'Karl Viken': '9004',
 };
 
 const READINGS: readonly (readonly [title: string, typed: string])[] = [

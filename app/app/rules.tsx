@@ -6,5 +6,10 @@ export default function Rules() {
   const router = useRouter();
   const person = useSession((state) => state.person);
   if (!person) return <Redirect href="/sign-in" />;
-  return <RulesScreen onBack={() => (router.canGoBack() ? router.back() : router.replace('/'))} />;
+  return (
+    <RulesScreen
+      onContent={() => router.push('/content')}
+      onBack={() => (router.canGoBack() ? router.back() : router.replace('/'))}
+    />
+  );
 }

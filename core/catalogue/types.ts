@@ -308,6 +308,16 @@ export interface Module {
   readonly contents: readonly ContentsItem[];
   readonly combinations: readonly Combination[];
   readonly services: readonly Service[];
+  /** Ids of the modules that are fitted to it, once they are joined. */
+  readonly parts?: readonly string[];
+  /** Checks that the house does not ask, with its reason. */
+  readonly switchedOff?: readonly SwitchedOffCheck[];
+}
+
+export interface SwitchedOffCheck {
+  readonly check: string;
+  readonly title: string;
+  readonly reason: string;
 }
 
 export interface Catalogue {

@@ -23,6 +23,8 @@ export interface BegunPayload {
   readonly unitIds: readonly string[];
   readonly phase: Phase;
   readonly catalogueVersion: string;
+  /** Of the depot's own changes to it; missing where it is asked as it ships. */
+  readonly houseVersion?: number;
   /** The policy of the first unit, and of every unit that `policies` does not name. */
   readonly policyId: string;
   readonly policies?: Readonly<Record<string, string>>;

@@ -1,3 +1,4 @@
+import type { SwitchedOffCheck } from '../catalogue';
 import type { Assessment, Inspection, InstanceAssessment } from '../inspection';
 import { decideVerdict, dueOf, type Policy } from '../grading';
 import type { CheckInstance, Rig } from '../rig';
@@ -72,6 +73,8 @@ export function buildReport(request: BuildReportRequest): Report {
     job: begun.job,
     phase: begun.phase,
     catalogue: begun.catalogueVersion,
+    house: begun.houseVersion,
+    notAsked: toNotAsked(placed.module.switchedOff),
     policy: {
       id: policy.id,
       title: policy.title,
@@ -113,6 +116,10 @@ export function buildReport(request: BuildReportRequest): Report {
     },
     signature: signed.signature,
   });
+}
+
+function toNotAsked(off: readonly SwitchedOffCheck[] | undefined): Report['notAsked'] {
+  return off && off.length > 0 ? off.map(({ title, reason }) => ({ title, reason })) : undefined;
 }
 
 function iso(milliseconds: number): string {

@@ -107,6 +107,10 @@ export interface Report {
   readonly job?: { readonly needs: readonly Capability[]; readonly title?: string };
   readonly phase: Phase;
   readonly catalogue: string;
+  /** Version of the depot's own changes to the catalogue, where it has some. */
+  readonly house?: number;
+  /** What the house does not ask of this unit, with its reason. */
+  readonly notAsked?: readonly { readonly title: string; readonly reason: string }[];
   readonly policy: {
     readonly id: string;
     readonly title: string;

@@ -152,6 +152,8 @@ const report = shape(
   },
   {
     odometer: { type: 'number', description: 'metres' },
+    house: { type: 'integer' },
+    notAsked: list(shape({ title: text, reason: text })),
     rig: shape({
       units: { ...list(shape({ ...unit, report: id }, fitted)), minItems: 1 },
       headline,

@@ -1,4 +1,5 @@
 import type { Catalogue, Module, Mount } from '../catalogue';
+import { adaptToUnit, isAdapted } from '../house';
 import type { Unit } from './compose';
 
 /** Modules already joined, by the catalogue they come from. */
@@ -11,7 +12,8 @@ const joined = new WeakMap<Catalogue, Map<string, Module>>();
  */
 export function moduleOfUnit(unit: Unit, catalogue: Catalogue): Module {
   const fitted = unit.fitted ?? [];
-  const name = [unit.moduleId, ...fitted].join('+');
+  const own = isAdapted(unit.id, catalogue);
+  const name = [unit.moduleId, ...fitted, ...(own ? [unit.id] : [])].join('+');
   let kept = joined.get(catalogue);
   if (!kept) joined.set(catalogue, (kept = new Map()));
   const known = kept.get(name);
@@ -26,7 +28,8 @@ export function moduleOfUnit(unit: Unit, catalogue: Catalogue): Module {
     throw new RangeError(
       `Unit ${unit.number}: ${chassis.title} is fitted to a vehicle, it is none.`,
     );
-  const module = fitted.reduce((host, id) => fit(host, find(id), unit), chassis);
+  const joint = fitted.reduce((host, id) => fit(host, find(id), unit), chassis);
+  const module = own ? adaptToUnit(joint, unit.id, catalogue) : joint;
   // What is towed or mounted finds it on the unit that it is joined to.
   const missing = module.requires.filter((each) => !module.gives.includes(each));
   if (chassis.powered && missing.length > 0)
@@ -89,6 +92,8 @@ function fit(host: Module, part: Module, unit: Unit): Module {
     contents: [...host.contents, ...part.contents],
     combinations: [...host.combinations, ...part.combinations],
     services: [...host.services, ...part.services],
+    parts: [...(host.parts ?? []), part.id],
+    switchedOff: [...(host.switchedOff ?? []), ...(part.switchedOff ?? [])],
   };
 }
 

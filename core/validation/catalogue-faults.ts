@@ -10,7 +10,9 @@ export function findCatalogueFaults(catalogue: Catalogue): string[] {
   for (const module of catalogue.modules) {
     if (modules.has(module.id)) faults.push(`the module ${module.id} stands twice`);
     modules.add(module.id);
-    faults.push(...findModuleFaults(module));
+    const found = findModuleFaults(module);
+    faults.push(...found);
+    if (!Array.isArray(module.checks)) continue;
     for (const { id } of module.checks) {
       if (seen.has(id)) faults.push(`${module.id}: the check ${id} stands twice`);
       seen.add(id);
@@ -19,13 +21,14 @@ export function findCatalogueFaults(catalogue: Catalogue): string[] {
   return faults;
 }
 
-function findModuleFaults(module: Module): string[] {
+/** Every fault of one module with its place; where its shape is wrong, nothing else is looked at. */
+export function findModuleFaults(module: Module): string[] {
   const faults: string[] = [];
   try {
     moduleSchema.validateSync(module, { abortEarly: false, strict: true });
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;
-    faults.push(...error.errors.map((words) => `${module.id}: ${words}`));
+    return error.errors.map((words) => `${module.id}: ${words}`);
   }
   const zones = new Set(module.zones.map((zone) => zone.id));
   const sorts = new Set(module.places.flatMap((place) => place.sorts));

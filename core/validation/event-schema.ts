@@ -70,6 +70,7 @@ export const payloadSchemas: Readonly<Record<EventType, AnyObjectSchema>> = {
       .oneOf([...PHASES])
       .required(),
     catalogueVersion: plainText(40).required(),
+    houseVersion: number().integer().min(1),
     policyId: plainText(40).required(),
     policies: mixed<Record<string, string>>().test(
       'policies',

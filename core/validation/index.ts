@@ -1,4 +1,11 @@
 export { findCatalogueFaults } from './catalogue-faults';
+export {
+  CATALOGUE_FORMAT,
+  readCatalogueFile,
+  toCatalogueFile,
+  type CatalogueFile,
+} from './catalogue-file';
+export { findHouseFaults } from './house-faults';
 export { payloadSchemas, plainText, uuid } from './event-schema';
 export { findPolicyFaults } from './policy-faults';
 export { validateEvent, type Validated } from './validate-event';

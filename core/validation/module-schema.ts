@@ -120,7 +120,8 @@ const symptom = object({
     .optional(),
 }).noUnknown();
 
-const check = object({
+/** Shape of one check. */
+export const checkSchema = object({
   id: id(),
   title: words(),
   zone: id(),
@@ -227,7 +228,7 @@ export const moduleSchema: ObjectSchema<object> = object({
     }).noUnknown(),
   ).required(),
   shapes: array(object()).required(),
-  checks: array(check).min(1).required(),
+  checks: array(checkSchema).min(1).required(),
   procedures: array(
     object({
       id: id(),

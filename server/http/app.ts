@@ -9,6 +9,7 @@ import { pinoHttp } from 'pino-http';
 import type { Configuration } from '../configuration';
 import type { SealKey } from '../report/seal-key';
 import { authenticate } from './authenticate';
+import { contentRouter } from './content';
 import { deskRouter } from './desk';
 import { eventsRouter } from './events';
 import { jobsRouter } from './jobs';
@@ -89,6 +90,7 @@ function apiRouter({ db, key, configuration }: AppParts) {
   router.use(deskRouter(db));
   router.use(rigsRouter(db));
   router.use(rulesRouter(db));
+  router.use(contentRouter(db));
   router.use(logbookRouter(db));
   router.use(reportsRouter(db));
   router.use(notFound);

@@ -11,7 +11,7 @@ import { servicesOf } from '../feeds/services-due';
 import { findFeedOwner, renewFeed } from '../store/calendar-feeds';
 import { inOrganisation } from '../store/connection';
 import { defectsOfUnit } from '../store/defects';
-import { outingsOfUnit, readingCourses, walksOfUnit } from '../store/logbook';
+import { outingsOfUnit, rigChangesOfUnit, readingCourses, walksOfUnit } from '../store/logbook';
 import { chainOfUnit } from '../store/reports';
 import { listHolds } from '../store/retention';
 import { insertServiceDone, odometersOf } from '../store/services';
@@ -36,7 +36,7 @@ const doneSchema = object({
 }).noUnknown();
 
 /**
- * GET /units/:id/logbook?before → {unit, walks, defects, outings, readings, services, weakSpots, chain, holds}; `before`
+ * GET /units/:id/logbook?before → {unit, walks, defects, outings, rigChanges, readings, services, weakSpots, chain, holds}; `before`
  * (ISO time) asks for the next page of walks and defects. POST /units/:id/services/:service {words, at?, metres?, hours?} →
  * 201, mechanics and supervisors. GET /units/:id/services.ics → iCalendar. POST /calendar → {path}: a new secret address
  * for the depot's calendar, the former one stops working; supervisors. 404 for a unit of another depot.
@@ -66,6 +66,7 @@ export function logbookRouter(db: Knex): Router {
         ...page,
         unit,
         outings: await outingsOfUnit(trx, unit.id, PAGE),
+        rigChanges: await rigChangesOfUnit(trx, unit.id, PAGE),
         readings: await readingCourses(trx, unit.id),
         services: await servicesOf(trx, [unit], new Date()),
         weakSpots: (await weakSpotsOf(trx, person.depotId)).filter(

@@ -27,6 +27,11 @@ it('is built, kept once, seen by the depot, and taken apart', async () => {
   await agent.delete(`/api/rigs/${body.id}`).expect(204);
   await agent.delete(`/api/rigs/${body.id}`).expect(404);
   expect(await titlesOf(agent)).not.toContain('214 for the day');
+  const { body: logbook } = await agent.get(`/api/units/${truck.id}/logbook`).expect(200);
+  expect(logbook.rigChanges).toMatchObject([
+    { what: 'taken-apart', title: '214 for the day', by: 'Imre Dahl' },
+    { what: 'joined', title: '214 for the day', by: 'Imre Dahl' },
+  ]);
 });
 
 it.each([

@@ -6,7 +6,7 @@ import type { Knex } from 'knex';
 import { v4 as newId } from 'uuid';
 import { array, object } from 'yup';
 import { inOrganisation } from '../store/connection';
-import { deleteRig, insertRig, listRigs } from '../store/rigs';
+import { deleteRig, insertRig, insertRigChange, listRigs } from '../store/rigs';
 import { listUnits } from '../store/units';
 import { personOf } from './authenticate';
 import { Problem } from './problems';
@@ -27,6 +27,7 @@ export function rigsRouter(db: Knex): Router {
   router.post('/rigs', async (request, response) => {
     const person = personOf(request);
     const { title, unitIds } = await rigSchema.validate(request.body, { strict: true });
+    const by = { organisationId: person.organisationId, personId: person.id };
     const place = { organisationId: person.organisationId, depotId: person.depotId };
     const kept = await inOrganisation(db, person.organisationId, async (trx) => {
       const ofDepot = await listUnits(trx, person.depotId);
@@ -45,6 +46,7 @@ export function rigsRouter(db: Knex): Router {
       if (same) return { id: same.id, isNew: false };
       const id = newId();
       await insertRig(trx, place, { id, title, unitIds });
+      await insertRigChange(trx, by, 'joined', { id, title, unitIds });
       return { id, isNew: true };
     });
     response.status(kept.isNew ? 201 : 200).json({ id: kept.id });
@@ -53,9 +55,12 @@ export function rigsRouter(db: Knex): Router {
   router.delete('/rigs/:id', async (request, response) => {
     const person = personOf(request);
     const id = await uuid().required().validate(request.params.id);
-    const gone = await inOrganisation(db, person.organisationId, (trx) =>
-      deleteRig(trx, person.depotId, id),
-    );
+    const by = { organisationId: person.organisationId, personId: person.id };
+    const gone = await inOrganisation(db, person.organisationId, async (trx) => {
+      const rig = await deleteRig(trx, person.depotId, id);
+      if (rig) await insertRigChange(trx, by, 'taken-apart', rig);
+      return rig;
+    });
     if (!gone) throw new Problem(404, 'not-found', 'There is no such rig.');
     response.status(204).end();
   });

@@ -94,10 +94,11 @@ function refuseBegun({ person, units, rules }: Held, payload: BegunPayload): Ref
     return { code: 'unit-not-yours' };
   if (units.some((unit) => unit.depotId !== person.depotId)) return { code: 'unit-not-yours' };
   if (payload.catalogueVersion !== catalogue.version) return { code: 'catalogue-unknown' };
+  if (!rules.content) return { code: 'content-unknown' };
   try {
     for (const id of [payload.policyId, ...Object.values(payload.policies ?? {})])
       policyById(id, rules.own);
-    rigOf(units, payload.phase, payload.circumstances);
+    rigOf(units, payload.phase, payload.circumstances, rules.content);
   } catch (error) {
     if (error instanceof RangeError) return { code: 'no-rig' };
     throw error;

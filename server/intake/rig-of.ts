@@ -1,4 +1,5 @@
 import { catalogue, type Circumstance, type Phase } from '@nazar/core/catalogue';
+import { withHouse, type HouseContent } from '@nazar/core/house';
 import { composeRig, type Rig } from '@nazar/core/rig';
 import { LRUCache } from 'lru-cache';
 import type { DepotUnit } from '../store/units';
@@ -14,11 +15,17 @@ export function rigOf(
   units: readonly DepotUnit[],
   phase: Phase,
   circumstances: readonly Circumstance[],
+  content: HouseContent,
 ): Rig {
-  const name = JSON.stringify([units, phase, circumstances]);
+  const name = JSON.stringify([units, phase, circumstances, content.version]);
   const kept = composed.get(name);
   if (kept) return kept;
-  const rig = composeRig({ units, phase, circumstances, catalogue });
+  const rig = composeRig({
+    units,
+    phase,
+    circumstances,
+    catalogue: withHouse(catalogue, content),
+  });
   composed.set(name, rig);
   return rig;
 }

@@ -10,6 +10,7 @@ export type RefusalCode =
   | 'unit-not-yours'
   | 'check-of-other-unit'
   | 'catalogue-unknown'
+  | 'content-unknown'
   | 'no-rig'
   | 'not-complete'
   | 'mechanics-only'
@@ -35,6 +36,8 @@ export const sentences: Readonly<Record<RefusalCode, string>> = {
   'check-of-other-unit': 'The check belongs to a unit that is not part of this walk.',
   'catalogue-unknown':
     'The walk was made with other content than the server has. Reload the app and walk again.',
+  'content-unknown':
+    'The walk was made by house rules that this depot never had. Reload the app and walk again.',
   'no-rig': 'These units do not make a rig. Choose them anew.',
   'not-begun': 'The walk that this entry belongs to was never begun here.',
   'already-begun': 'This walk was begun already.',

@@ -1,3 +1,4 @@
+import { AS_SHIPPED } from '@nazar/core/house';
 import type { Policy } from '@nazar/core/grading';
 import { assess, policiesOfWalk, type Assessment, type Inspection } from '@nazar/core/inspection';
 import type { Rig } from '@nazar/core/rig';
@@ -24,7 +25,7 @@ export function stand(
   const { begun } = inspection;
   if (!begun) throw new RangeError('Nothing stands before the inspection is begun.');
   const { phase, circumstances } = begun;
-  const rig = rigOf(units, phase, circumstances);
+  const rig = rigOf(units, phase, circumstances, rules.content ?? AS_SHIPPED);
   const policiesOf = policiesOfWalk(begun, rig, rules.choice, rules.own);
   const assessment = assess({ inspection, rig, policiesOf, ...bearing });
   return { inspection, units, rig, policiesOf, assessment };

@@ -79,9 +79,17 @@ async function takeInOne(
   inspectionId: string,
   events: readonly InspectionEvent[],
 ): Promise<EventAnswer[]> {
-  const asked = events.find((event) => event.type === 'begun')?.payload.unitIds ?? [];
+  const begun = events.find((event) => event.type === 'begun')?.payload;
+  const asked = begun?.unitIds ?? [];
   const faulted = events.flatMap((event) => (event.type === 'faulted' ? [event.payload.key] : []));
-  const opened = await openInspection(trx, person.organisationId, inspectionId, asked, faulted);
+  const opened = await openInspection(
+    trx,
+    person.organisationId,
+    inspectionId,
+    asked,
+    faulted,
+    begun?.houseVersion,
+  );
   const { units, bearing, rules, repairs } = opened;
   const log: AnyEvent[] = [...opened.log];
   const known = new Set(log.map((event) => event.id));

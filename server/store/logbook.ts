@@ -75,3 +75,20 @@ export async function outingsOfUnit(trx: Knex, unitId: string, limit: number) {
     by: (row.name as string | null) ?? '',
   }));
 }
+
+/** When a unit was joined into a usual rig and taken out of it, newest first. */
+export async function rigChangesOfUnit(trx: Knex, unitId: string, limit: number) {
+  const rows = await trx('rig_changes as c')
+    .leftJoin('people as p', 'p.id', 'c.by_id')
+    .where('c.unit_id', unitId)
+    .orderBy('c.at', 'desc')
+    .limit(limit)
+    .select('c.id', 'c.at', 'c.what', 'c.title', 'p.name');
+  return rows.map((row) => ({
+    id: row.id as string,
+    at: row.at.toISOString() as string,
+    what: row.what as 'joined' | 'taken-apart',
+    title: row.title as string,
+    by: (row.name as string | null) ?? '',
+  }));
+}

@@ -1,7 +1,9 @@
 import type { Policy, PolicyChoice } from '@nazar/core/grading';
-import type { AnyEvent, KnownDefect, UnreadRepair } from '@nazar/core/inspection';
+import { AS_SHIPPED, type HouseContent } from '@nazar/core/house';
+import type { AnyEvent, BegunPayload, KnownDefect, UnreadRepair } from '@nazar/core/inspection';
 import { OPEN_STATUSES, type DefectStatus } from '@nazar/core/repair';
 import type { Knex } from 'knex';
+import { contentOf } from './house-contents';
 import type { DepotUnit } from './units';
 
 /** What bears on the verdict of a walk: defects open on its units since earlier ones, and repairs not read. */
@@ -34,6 +36,8 @@ export interface Rules {
   readonly choice: PolicyChoice | undefined;
   /** Policies that the organisation brought itself. */
   readonly own: readonly Policy[];
+  /** What the depot changed of the catalogue, in the version that the walk was begun by; undefined when it never had that. */
+  readonly content: HouseContent | undefined;
 }
 
 interface OpenDefect {
@@ -61,6 +65,7 @@ interface OpenDefect {
  * it ends, and reads all that is needed to take entries in: one trip to the database.
  * @param asked ids of the units, used while the log does not name them yet
  * @param faulted keys of the checks whose former repairs matter
+ * @param askedContent version of the depot's own content, used while the log does not name it yet
  */
 export async function openInspection(
   trx: Knex.Transaction,
@@ -68,6 +73,7 @@ export async function openInspection(
   inspectionId: string,
   asked: readonly string[],
   faulted: readonly string[] = [],
+  askedContent = 0,
 ): Promise<OpenedInspection> {
   const { rows } = await trx
     .raw('select open_inspection(?, ?, ?::uuid[], ?::text[]) as opened', [
@@ -85,13 +91,22 @@ export async function openInspection(
     own: Policy[];
     repairs: (Omit<FormerRepair, 'odometer'> & { odometer: number | null })[];
   };
+  const version = versionIn(log) ?? askedContent;
+  const content =
+    version > 0 && units.length > 0 ? await contentOf(trx, units[0].depotId, version) : AS_SHIPPED;
   return {
     log,
     units,
     bearing: toBearing(open),
-    rules: { choice: choice ?? undefined, own },
+    rules: { choice: choice ?? undefined, own, content },
     repairs: repairs.map((each) => ({ ...each, odometer: each.odometer ?? undefined })),
   };
+}
+
+/** Of the content by which a walk was begun; undefined before it is. */
+function versionIn(log: readonly AnyEvent[]): number | undefined {
+  const begun = log.find(({ type }) => type === 'begun')?.payload as BegunPayload | undefined;
+  return begun && (begun.houseVersion ?? 0);
 }
 
 function toBearing(open: readonly OpenDefect[]): Bearing {

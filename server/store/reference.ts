@@ -1,6 +1,7 @@
 import { catalogue } from '@nazar/core/catalogue';
 import type { Knex } from 'knex';
 import { defectsOfUnits } from './defects';
+import { presentContent } from './house-contents';
 import { listSealKeys } from './reports';
 import type { Person } from './sessions';
 import { listJobs } from './jobs';
@@ -25,6 +26,7 @@ export async function readReference(trx: Knex, person: Person) {
       name: depot.name as string,
       choice: await findPolicyChoice(trx, person.depotId),
     },
+    content: await presentContent(trx, person.depotId),
     ownPolicies: await listOwnPolicies(trx),
     weakSpots: await weakSpotsOf(trx, person.depotId),
     jobs: await listJobs(trx, person.depotId),

@@ -1,4 +1,5 @@
 import type { Knex } from 'knex';
+import { v4 as newId } from 'uuid';
 
 export interface UsualRig {
   readonly id: string;
@@ -30,7 +31,35 @@ export async function insertRig(
   });
 }
 
-/** Whether there was such a rig in the depot. Walks that were made round it stay what they are. */
-export async function deleteRig(trx: Knex, depotId: string, id: string): Promise<boolean> {
-  return (await trx('rigs').where({ id, depot_id: depotId }).delete()) > 0;
+/** The rig that was taken apart, if there was one. Walks that were made round it stay what they are. */
+export async function deleteRig(
+  trx: Knex,
+  depotId: string,
+  id: string,
+): Promise<UsualRig | undefined> {
+  const [row] = await trx('rigs')
+    .where({ id, depot_id: depotId })
+    .delete()
+    .returning(['id', 'title', 'unit_ids']);
+  return row && { id: row.id, title: row.title, unitIds: row.unit_ids };
+}
+
+/** Writes into the history of every unit of a rig that it was joined or taken apart. */
+export async function insertRigChange(
+  trx: Knex,
+  by: { readonly organisationId: string; readonly personId: string },
+  what: 'joined' | 'taken-apart',
+  { title, unitIds }: UsualRig,
+): Promise<void> {
+  await trx('rig_changes').insert(
+    unitIds.map((unitId) => ({
+      id: newId(),
+      organisation_id: by.organisationId,
+      unit_id: unitId,
+      by_id: by.personId,
+      what,
+      title,
+      unit_ids: [...unitIds],
+    })),
+  );
 }

@@ -15,7 +15,7 @@ export interface HouseRules {
   readonly own: readonly Policy[];
   readonly changes: readonly {
     readonly at: string;
-    readonly what: 'policies' | 'policy-brought';
+    readonly what: 'policies' | 'policy-brought' | 'content';
     readonly after: unknown;
     readonly by: string;
   }[];

@@ -1,6 +1,15 @@
 export type { DefectRecord } from '@nazar/core/repair';
 export { ApiProblem, OFFLINE } from './api';
 export { fromParams, toParams, type Comparison, type ComparisonParams } from './comparison';
+export {
+  bringCatalogue,
+  catalogueOf,
+  changeContent,
+  loadContent,
+  loadContentVersion,
+  useCatalogue,
+  type ContentState,
+} from './content';
 export { cancelJob, loadDesk, planJob, type Desk, type DeskWalk } from './desk';
 export { dropDraft, keepDraft, listDrafts, readDraft } from './drafts';
 export {

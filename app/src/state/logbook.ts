@@ -26,6 +26,15 @@ export interface LogbookOuting {
   readonly by: string;
 }
 
+/** When it was joined into a usual rig or taken out of one. */
+export interface RigChange {
+  readonly id: string;
+  readonly at: string;
+  readonly what: 'joined' | 'taken-apart';
+  readonly title: string;
+  readonly by: string;
+}
+
 export interface ReadingCourse {
   readonly key: string;
   readonly unit: UnitName;
@@ -49,6 +58,7 @@ export interface LogbookPage {
 export interface Logbook extends LogbookPage {
   readonly unit: Unit;
   readonly outings: readonly LogbookOuting[];
+  readonly rigChanges: readonly RigChange[];
   readonly readings: readonly ReadingCourse[];
   readonly services: readonly UnitService[];
   readonly weakSpots: readonly WeakSpot[];

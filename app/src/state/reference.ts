@@ -1,6 +1,7 @@
 import type { Phase, Capability } from '@nazar/core/catalogue';
 import type { Policy, PolicyChoice } from '@nazar/core/grading';
 import type { KnownDefect, UnreadRepair } from '@nazar/core/inspection';
+import type { HouseContent } from '@nazar/core/house';
 import type { UnitHabit, UnitName } from '@nazar/core/quantity';
 import {
   OPEN_STATUSES,
@@ -47,6 +48,8 @@ export interface Reference {
   readonly organisation: string;
   readonly habit: UnitHabit;
   readonly depot: { readonly id: string; readonly name: string; readonly choice: PolicyChoice };
+  /** What the depot changed of the catalogue; missing in what an older version kept. */
+  readonly content?: HouseContent;
   /** Policies that the organisation brought itself. */
   readonly ownPolicies: readonly Policy[];
   readonly weakSpots: readonly WeakSpot[];
@@ -96,6 +99,8 @@ export const useReference = create<ReferenceState>((set) => ({
     const reference = await callJson<Reference>('/reference');
     const offset = reference.serverTime - Date.now();
     await keepValue(nameFor(personId), reference);
+    if (reference.content && reference.content.version > 0)
+      await keepValue(`content ${reference.content.version}`, reference.content);
     await keepValue('offset', offset);
     set({ reference, offset });
   },

@@ -1,4 +1,5 @@
 import { catalogue } from '@nazar/core/catalogue';
+import { AS_SHIPPED, withHouse } from '@nazar/core/house';
 import type { Policy } from '@nazar/core/grading';
 import {
   assess,
@@ -13,6 +14,7 @@ import {
 import { orderWalk, type Stop } from '@nazar/core/planning';
 import { composeRig, type Rig } from '@nazar/core/rig';
 import { useEffect, useMemo, useState } from 'react';
+import { useFormerContents } from './content';
 import { useLog } from './log';
 import { knownDefects, unreadRepairs, useReference } from './reference';
 
@@ -50,20 +52,29 @@ export function useWalk(inspectionId: string): Walk | undefined | null {
   const begun = inspection?.begun;
   const eventId = begun?.eventId;
   const hasReference = reference !== undefined;
+  const version = begun?.houseVersion ?? 0;
+  const present = reference?.content?.version ?? 0;
+  const former = useFormerContents(({ byVersion }) => byVersion.get(version));
+  useEffect(() => {
+    if (version !== 0 && version !== present) void useFormerContents.getState().load(version);
+  }, [version, present]);
+  const content = version === 0 ? AS_SHIPPED : version === present ? reference?.content : former;
+  const hasContent = content !== undefined;
   const made = useMemo(() => {
-    if (!begun || !reference) return undefined;
+    // Until the rules are here by which it was begun, nobody can say what is asked.
+    if (!begun || !reference || !content) return undefined;
     const units = begun.unitIds.flatMap((id) => reference.units.filter((unit) => unit.id === id));
     if (units.length !== begun.unitIds.length) return undefined;
     const rig = composeRig({
       units,
       phase: begun.phase,
       circumstances: begun.circumstances,
-      catalogue,
+      catalogue: withHouse(catalogue, content),
     });
     return { rig, stops: orderWalk(rig) };
     // A walk's units do not change once it is begun.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [eventId, hasReference]);
+  }, [eventId, hasReference, hasContent]);
   const choice = reference?.depot.choice;
   const own = reference?.ownPolicies;
   const policiesOf = useMemo(

@@ -21,9 +21,14 @@ export function printFindings(sheet: Sheet, request: FindingsRequest): void {
       sheet.line(`${words.grade[each.grade]} · ${each.title}: ${each.words}`);
   }
   const missed = answers.filter(({ outcome }) => outcome === 'not-looked');
-  if (missed.length === 0) return;
-  sheet.heading(words.sections.notLooked);
-  for (const answer of missed) sheet.line(`${nameOf(answer)}: ${answer.reason ?? ''}`);
+  if (missed.length > 0) {
+    sheet.heading(words.sections.notLooked);
+    for (const answer of missed) sheet.line(`${nameOf(answer)}: ${answer.reason ?? ''}`);
+  }
+  const { notAsked } = request.report;
+  if (!notAsked) return;
+  sheet.heading(words.sections.notAsked);
+  for (const { title, reason } of notAsked) sheet.line(`${title}: ${reason}`);
 }
 
 const SHOWN = 6;

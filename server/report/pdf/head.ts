@@ -40,7 +40,7 @@ export function printHead(sheet: Sheet, report: Report, habit: UnitHabit): void 
   if (temperatureC !== undefined)
     conditions.push(formatSi(temperatureC + 273.15, unitFor('temperature', habit)));
   sheet.line(
-    `${labels.conditions} ${conditions.join(', ') || 'day, dry'} · ${labels.policy} ${report.policy.title} · ${labels.content} ${report.catalogue}`,
+    `${labels.conditions} ${conditions.join(', ') || 'day, dry'} · ${labels.policy} ${report.policy.title} · ${labels.content} ${report.catalogue}${report.house ? ` + ${report.house}` : ''}`,
     { soft: true },
   );
   if (report.policy.beside)

@@ -60,6 +60,7 @@ export const words = {
     notLooked: 'Not looked at',
     readings: 'Readings',
     counted: 'Counted',
+    notAsked: 'Not asked by house rules',
     answers: 'Checks',
     signature: 'Signature',
     after: 'After this report',

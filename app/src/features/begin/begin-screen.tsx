@@ -7,7 +7,7 @@ import { useMemo, useState } from 'react';
 import { v7 as newId } from 'uuid';
 import { Body, Button, Card, Field, Heading, Screen, Soft } from '@/design';
 import { useWords } from '@/i18n';
-import { appendEntries, useHabit, useReference, useSession } from '@/state';
+import { appendEntries, catalogueOf, useHabit, useReference, useSession } from '@/state';
 import { Choice } from './choice';
 import { JobChoice } from './job-choice';
 
@@ -76,7 +76,12 @@ export function BeginScreen(props: BeginScreenProps) {
   const plan = useMemo(() => {
     if (!rig || !reference) return undefined;
     const units = rig.unitIds.flatMap((id) => reference.units.filter((each) => each.id === id));
-    const composed = composeRig({ units, phase, circumstances: [], catalogue });
+    const composed = composeRig({
+      units,
+      phase,
+      circumstances: [],
+      catalogue: catalogueOf(reference),
+    });
     const { choice } = reference.depot;
     return {
       capabilities: composed.capabilities.filter((each) => each !== 'road'),
@@ -98,6 +103,7 @@ export function BeginScreen(props: BeginScreenProps) {
   }, [rig, reference, phase]);
   if (!person || !reference || !rig || !plan) return null;
 
+  const houseVersion = reference.content?.version ?? 0;
   // A rig with a trailer is usually out to tow it; a job that was planned knows better.
   const needs = job?.needs ?? alone ?? plan.capabilities.filter((each) => each === 'tow');
 
@@ -124,6 +130,7 @@ export function BeginScreen(props: BeginScreenProps) {
           unitIds: rig.unitIds,
           phase,
           catalogueVersion: catalogue.version,
+          ...(houseVersion > 0 && { houseVersion }),
           policyId: plan.policies[rig.unitIds[0]],
           policies: plan.policies,
           job: { needs, ...(job && { title: job.title }) },

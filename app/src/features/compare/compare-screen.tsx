@@ -1,10 +1,10 @@
-import { catalogue, CIRCUMSTANCES, type Circumstance } from '@nazar/core/catalogue';
+import { CIRCUMSTANCES, type Circumstance } from '@nazar/core/catalogue';
 import { policies as shipped } from '@nazar/core/grading';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Body, Button, Heading, Screen, Soft, Toggles } from '@/design';
 import { useWords } from '@/i18n';
-import { useReference, type Comparison } from '@/state';
+import { useCatalogue, useReference, type Comparison } from '@/state';
 import { PolicyColumn } from './policy-column';
 
 export interface CompareScreenProps {
@@ -24,6 +24,7 @@ export function CompareScreen({ comparison, onBack }: CompareScreenProps) {
     comparison.circumstances,
   );
   const [stepId, setStepId] = useState(comparison.stepId);
+  const catalogue = useCatalogue();
   const check = catalogue.modules
     .flatMap(({ checks }) => checks)
     .find(({ id }) => id === comparison.checkId);

@@ -96,7 +96,7 @@ export function LogbookScreen({ unitId, onReport, onBack }: LogbookScreenProps) 
         right={
           <Card>
             <Heading level={2}>{t('logbook.timeLine')}</Heading>
-            <TimeLine entries={toEntries(all, logbook.outings)} onReport={onReport} />
+            <TimeLine entries={toEntries(all, logbook)} onReport={onReport} />
             {last.more ? (
               <Button title={t('workshop.more')} onPress={() => void more()} />
             ) : (

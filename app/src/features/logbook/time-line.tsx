@@ -85,6 +85,17 @@ function Entry({
         </View>
       );
     }
+    case 'rig':
+      return (
+        <View className="py-2">
+          <Body className="font-thick">
+            {t(`logbook.rig.${entry.change.what}`, { title: entry.change.title })}
+          </Body>
+          <Soft>
+            {formatWhen(entry.change.at)} · {entry.change.by}
+          </Soft>
+        </View>
+      );
     case 'outing': {
       const { outing } = entry;
       return (

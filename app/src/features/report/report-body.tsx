@@ -115,6 +115,16 @@ export function ReportBody({ file }: { readonly file: ReportFile }) {
           ))}
         </Card>
       ) : null}
+      {report.notAsked ? (
+        <Card>
+          <Heading level={2}>{t('report.notAsked')}</Heading>
+          {report.notAsked.map(({ title, reason }) => (
+            <Body key={title}>
+              {title}: {reason}
+            </Body>
+          ))}
+        </Card>
+      ) : null}
       {measured.length > 0 ? (
         <Card>
           <Heading level={2}>{t('report.readings')}</Heading>

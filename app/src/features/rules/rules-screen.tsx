@@ -7,11 +7,12 @@ import { PolicyCard } from './policy-card';
 import { RetentionCard } from './retention-card';
 
 export interface RulesScreenProps {
+  readonly onContent: () => void;
   readonly onBack: () => void;
 }
 
 /** House rules of the depot: who is graded by what, how long records are kept, the calendar. */
-export function RulesScreen({ onBack }: RulesScreenProps) {
+export function RulesScreen({ onContent, onBack }: RulesScreenProps) {
   const t = useWords();
   const person = useSession((state) => state.person);
   const { value: rules, trouble, reload } = useLoaded(loadHouseRules);
@@ -52,7 +53,17 @@ export function RulesScreen({ onBack }: RulesScreenProps) {
       {!rules && !trouble ? <Body>{t('loading')}</Body> : null}
       {rules ? (
         <Columns
-          left={<PolicyCard rules={rules} mayChange={mayChange} act={act} />}
+          left={
+            <>
+              <Button
+                start
+                title={t('content.screen')}
+                note={t('content.link')}
+                onPress={onContent}
+              />
+              <PolicyCard rules={rules} mayChange={mayChange} act={act} />
+            </>
+          }
           right={
             <>
               <RetentionCard rules={rules} mayChange={mayChange} act={act} />

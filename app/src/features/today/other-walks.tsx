@@ -1,9 +1,9 @@
-import { catalogue, PHASES, type Phase } from '@nazar/core/catalogue';
+import { PHASES, type Phase } from '@nazar/core/catalogue';
 import { findModuleOfUnit } from '@nazar/core/rig';
 import { useState } from 'react';
 import { Button, Sheet } from '@/design';
 import { useWords } from '@/i18n';
-import type { Reference } from '@/state';
+import { catalogueOf, type Reference } from '@/state';
 
 interface OtherWalksProps {
   readonly rig: Reference['rigs'][number];
@@ -19,7 +19,7 @@ export function OtherWalks({ rig, reference, onBegin }: OtherWalksProps) {
   const [open, setOpen] = useState(false);
   const checks = rig.unitIds
     .flatMap((id) => reference.units.find((unit) => unit.id === id) ?? [])
-    .flatMap((unit) => findModuleOfUnit(unit, catalogue)?.checks ?? []);
+    .flatMap((unit) => findModuleOfUnit(unit, catalogueOf(reference))?.checks ?? []);
   return (
     <>
       <Button title={t('otherWalks.open')} onPress={() => setOpen(true)} />

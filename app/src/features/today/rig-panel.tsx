@@ -1,4 +1,3 @@
-import { catalogue } from '@nazar/core/catalogue';
 import { OPEN_STATUSES, UNREAD_STATUSES } from '@nazar/core/repair';
 import { composeRig, type Rig } from '@nazar/core/rig';
 import { useMemo, type ReactNode } from 'react';
@@ -6,7 +5,7 @@ import { View } from 'react-native';
 import { Bead, Body, Button, Card, Columns, Heading, Soft, type BeadState } from '@/design';
 import { RigDrawing, type FaultMark } from '@/drawing';
 import { formatWhen, useWords } from '@/i18n';
-import type { DefectRecord, Reference } from '@/state';
+import { catalogueOf, type DefectRecord, type Reference } from '@/state';
 
 interface RigPanelProps {
   readonly rig: Reference['rigs'][number];
@@ -26,7 +25,12 @@ export function RigPanel(props: RigPanelProps) {
   const composed = useMemo((): Rig | undefined => {
     const units = rig.unitIds.flatMap((id) => reference.units.filter((unit) => unit.id === id));
     if (units.length === 0) return undefined;
-    return composeRig({ units, phase: 'pre-trip', circumstances: [], catalogue });
+    return composeRig({
+      units,
+      phase: 'pre-trip',
+      circumstances: [],
+      catalogue: catalogueOf(reference),
+    });
   }, [rig, reference]);
   const defects = reference.defects.filter(({ unitId }) => rig.unitIds.includes(unitId));
   const open = defects.filter(({ status }) => OPEN_STATUSES.includes(status));

@@ -490,7 +490,13 @@ export const firePumper: Module = module({
   ],
   contents: [
     { id: 'breathing-sets', check: `${P}.crew.loose`, title: 'Breathing sets', count: 4 },
-    { id: 'cylinders', check: `${P}.crew.loose`, title: 'Spare cylinders', count: 4, expires: true },
+    {
+      id: 'cylinders',
+      check: `${P}.crew.loose`,
+      title: 'Spare cylinders',
+      count: 4,
+      expires: true,
+    },
     { id: 'nozzles', check: `${P}.crew.loose`, title: 'Nozzles', count: 3 },
     { id: 'spanners', check: `${P}.crew.loose`, title: 'Spanners', count: 4 },
     {

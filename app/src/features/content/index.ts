@@ -1,0 +1,1 @@
+export { ContentScreen, type ContentScreenProps } from './content-screen';

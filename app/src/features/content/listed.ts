@@ -1,0 +1,52 @@
+import { catalogue, type Check, type Module } from '@nazar/core/catalogue';
+import { withHouse, type HouseContent } from '@nazar/core/house';
+import type { Unit } from '@nazar/core/rig';
+
+/** Modules that the units of the depot are made of, each with the checks that it asks now. */
+export function modulesOf(units: readonly Unit[], content: HouseContent): Module[] {
+  const used = new Set(units.flatMap(({ moduleId, fitted }) => [moduleId, ...(fitted ?? [])]));
+  return withHouse(catalogue, content).modules.filter(({ id }) => used.has(id));
+}
+
+/** Units that are made of a module. */
+export function unitsWith(units: readonly Unit[], moduleId: string): Unit[] {
+  return units.filter(
+    (unit) => unit.moduleId === moduleId || (unit.fitted?.includes(moduleId) ?? false),
+  );
+}
+
+/** Title of a check, as the catalogue ships it or as the house wrote it. */
+export function titleOfCheck(id: string, content: HouseContent): string {
+  const own = content.own.find(({ check }) => check.id === id);
+  if (own) return own.check.title;
+  for (const { checks } of [...content.modules, ...catalogue.modules]) {
+    const check = checks.find((each) => each.id === id);
+    if (check) return check.title;
+  }
+  return id;
+}
+
+/** Checks whose words have every word that was typed. */
+export function findChecks(checks: readonly Check[], typed: string): Check[] {
+  const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
+  return checks.filter((check) => {
+    const text = `${check.title} ${check.criterion}`.toLowerCase();
+    return words.every((word) => text.includes(word));
+  });
+}
+
+/** An id of its own for a check that is written here. */
+export function newCheckId(title: string, content: HouseContent): string {
+  const stem = `house.${
+    title
+      .toLowerCase()
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-|-$/g, '')
+      .slice(0, 40) || 'check'
+  }`;
+  const taken = new Set(content.own.map(({ check }) => check.id));
+  for (let number = 1; ; number += 1) {
+    const id = number === 1 ? stem : `${stem}-${number}`;
+    if (!taken.has(id)) return id;
+  }
+}

@@ -1,0 +1,78 @@
+import { catalogue, type Catalogue } from '@nazar/core/catalogue';
+import { AS_SHIPPED, withHouse, type HouseContent } from '@nazar/core/house';
+import { create } from 'zustand';
+import { ApiProblem, callApi, callJson } from './api';
+import { readValue } from './database';
+import { useReference, type Reference } from './reference';
+
+/** The catalogue as the depot asks it now. */
+export function catalogueOf(reference: Reference | undefined): Catalogue {
+  return withHouse(catalogue, reference?.content ?? AS_SHIPPED);
+}
+
+/** As {@link catalogueOf}, for a screen. */
+export function useCatalogue(): Catalogue {
+  return catalogueOf(useReference((state) => state.reference));
+}
+
+interface FormerContents {
+  /** Versions that walks on this device were begun by and that hold no more. */
+  readonly byVersion: ReadonlyMap<number, HouseContent>;
+  readonly load: (version: number) => Promise<void>;
+}
+
+// Kept with every answer of the server, so that a walk can be gone on with without a network.
+const nameFor = (version: number) => `content ${version}`;
+
+export const useFormerContents = create<FormerContents>((set, get) => ({
+  byVersion: new Map(),
+  load: async (version) => {
+    if (get().byVersion.has(version)) return;
+    const content =
+      (await readValue<HouseContent>(nameFor(version))) ??
+      (await callJson<HouseContent>(`/content/${version}`).catch((error: unknown) => {
+        if (error instanceof ApiProblem) return undefined;
+        throw error;
+      }));
+    if (content) set(({ byVersion }) => ({ byVersion: new Map(byVersion).set(version, content) }));
+  },
+}));
+
+export interface ContentVersion {
+  readonly version: number;
+  readonly at: string;
+  readonly by: string;
+  readonly words: string;
+}
+
+export interface ContentState {
+  readonly content: HouseContent;
+  /** Newest first. */
+  readonly versions: readonly ContentVersion[];
+}
+
+export function loadContent(): Promise<ContentState> {
+  return callJson<ContentState>('/content');
+}
+
+export function loadContentVersion(version: number): Promise<HouseContent> {
+  return callJson<HouseContent>(`/content/${version}`);
+}
+
+/**
+ * Makes the next version.
+ * @param words what changes and why
+ * @throws ApiProblem whose detail has one fault a line
+ */
+export async function changeContent(
+  basedOn: number,
+  content: HouseContent,
+  words: string,
+): Promise<void> {
+  await callApi('/content', { method: 'PUT', json: { basedOn, content, words } });
+}
+
+/** Takes a catalogue file in, whole or not at all. @throws ApiProblem as {@link changeContent} */
+export async function bringCatalogue(basedOn: number, file: unknown, words: string): Promise<void> {
+  await callApi('/content/file', { method: 'POST', json: { basedOn, file, words } });
+}

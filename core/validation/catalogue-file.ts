@@ -1,0 +1,88 @@
+import type { Catalogue, Module } from '../catalogue';
+import type { HouseContent } from '../house';
+import { findHouseFaults } from './house-faults';
+
+export const CATALOGUE_FORMAT = 'nazar-catalogue';
+export const CATALOGUE_FILE_VERSION = 1;
+
+/** A catalogue with the changes of a depot, as one JSON file (docs/format.md). */
+export interface CatalogueFile {
+  readonly format: typeof CATALOGUE_FORMAT;
+  readonly version: typeof CATALOGUE_FILE_VERSION;
+  /** Version of the catalogue that it was taken from. */
+  readonly catalogue: string;
+  readonly house: Pick<HouseContent, 'version' | 'off' | 'own' | 'stricter'>;
+  readonly modules: readonly Module[];
+}
+
+/** Everything that a depot asks, module by module. */
+export function toCatalogueFile(catalogue: Catalogue, content: HouseContent): CatalogueFile {
+  const { version, off, own, stricter, modules } = content;
+  return {
+    format: CATALOGUE_FORMAT,
+    version: CATALOGUE_FILE_VERSION,
+    catalogue: catalogue.version,
+    house: { version, off, own, stricter },
+    modules: catalogue.modules.map(
+      (module) => modules.find(({ id }) => id === module.id) ?? module,
+    ),
+  };
+}
+
+export type ReadFile =
+  | { readonly ok: true; readonly content: HouseContent }
+  /** Each with its place and the reason; nothing of the file is taken in. */
+  | { readonly ok: false; readonly faults: readonly string[] };
+
+/**
+ * Checks a file whole and turns it into the changes that it makes. A module that is as it ships is no change.
+ * @param value parsed JSON of any shape
+ */
+export function readCatalogueFile(value: unknown, catalogue: Catalogue): ReadFile {
+  if (typeof value !== 'object' || value === null || Array.isArray(value))
+    return refuse('A catalogue is one JSON object.');
+  const file = value as Partial<Record<keyof CatalogueFile, unknown>>;
+  if (file.format !== CATALOGUE_FORMAT) return refuse(`format: this is no ${CATALOGUE_FORMAT}`);
+  if (file.version !== CATALOGUE_FILE_VERSION)
+    return refuse(`version: only ${CATALOGUE_FILE_VERSION} can be read`);
+  if (file.catalogue !== catalogue.version)
+    return refuse(
+      `catalogue: the file was taken from ${String(file.catalogue)}, here is ${catalogue.version}; export it anew and make the changes there`,
+    );
+  if (typeof file.house !== 'object' || file.house === null) return refuse('house: is missing');
+  if (!Array.isArray(file.modules)) return refuse('modules: is missing');
+  const shipped = new Map(catalogue.modules.map((module) => [module.id, toText(module)]));
+  const twice = file.modules.find(
+    (module: unknown, index) =>
+      file.modules instanceof Array &&
+      file.modules.findIndex((other) => idOf(other) === idOf(module)) !== index,
+  );
+  if (twice) return refuse(`modules: the module ${String(idOf(twice))} stands twice`);
+  const content = {
+    ...(file.house as object),
+    modules: file.modules.filter(
+      (module: unknown) => shipped.get(String(idOf(module))) !== toText(module),
+    ),
+  };
+  const faults = findHouseFaults(content, catalogue);
+  return faults.length > 0
+    ? { ok: false, faults }
+    : { ok: true, content: content as unknown as HouseContent };
+}
+
+function refuse(...faults: string[]): ReadFile {
+  return { ok: false, faults };
+}
+
+function idOf(module: unknown): unknown {
+  return (module as { id?: unknown } | null)?.id;
+}
+
+/** The same content gives the same text, whatever the order in which it was written. */
+function toText(value: unknown): string {
+  return JSON.stringify(value, (_, each: unknown) =>
+    typeof each === 'object' && each !== null && !Array.isArray(each)
+      ? Object.fromEntries(Object.entries(each).sort(([a], [b]) => (a < b ? -1 : 1)))
+      : each,
+  );
+}
