@@ -4,7 +4,7 @@ import { benchServer } from './server';
 
 async function main(): Promise<void> {
   const only = process.argv.slice(2);
-  if (only.length === 0 || only.includes('rigs')) benchRigs();
+  if (only.length === 0 || only.includes('rigs')) await benchRigs();
   if (only.length === 0 || only.includes('server')) await benchServer();
   if (only.length === 0 || only.includes('app')) await benchApp();
 }

@@ -8,3 +8,4 @@ export {
 } from './compose';
 export { findModuleOfUnit, moduleOfUnit } from './fit';
 export type { PlacedUnit } from './place';
+export { findMisfits, findUnweighed, type Misfit } from './ratings';

@@ -1,6 +1,7 @@
 import { catalogue } from '@nazar/core/catalogue';
 import { toSi } from '@nazar/core/quantity';
 import { garage, north, quay, station } from './depots';
+import { cardOf } from './cards';
 import { demoId } from './demo-id';
 
 export interface DemoUnit {
@@ -65,6 +66,7 @@ function ofDepot(depotId: string, rows: readonly Row[]): DemoUnit[] {
             .flatMap(({ specification }) => specification)
             .flatMap(({ id }) => (FIGURES[id] === undefined ? [] : [[id, FIGURES[id]]])),
         ),
+        ...cardOf(moduleId),
         // Soft tyres for soft ground.
         ...(moduleId === 'light-utility' && { coldPressureSteer: psi(18) }),
       },

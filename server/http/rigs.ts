@@ -1,5 +1,5 @@
 import { catalogue } from '@nazar/core/catalogue';
-import { composeRig } from '@nazar/core/rig';
+import { composeRig, findMisfits } from '@nazar/core/rig';
 import { plainText, uuid } from '@nazar/core/validation';
 import { Router } from 'express';
 import type { Knex } from 'knex';
@@ -19,7 +19,7 @@ const rigSchema = object({
 /**
  * Usual rigs of the own depot; anybody of the depot builds them, and takes them apart.
  * POST /rigs {title, unitIds} → 201 {id}, or 200 {id} of the same rig when it is there already; 422 not-your-units,
- * 422 no-rig with the reason why the units do not join. DELETE /rigs/:id → 204, 404.
+ * 422 no-rig with the reason why the units do not join or what their cards say against it. DELETE /rigs/:id → 204, 404.
  */
 export function rigsRouter(db: Knex): Router {
   const router = Router();
@@ -35,7 +35,13 @@ export function rigsRouter(db: Knex): Router {
       if (units.length !== unitIds.length)
         throw new Problem(422, 'not-your-units', 'A unit of this rig is not of your depot.');
       try {
-        composeRig({ units, phase: 'pre-trip', circumstances: [], catalogue });
+        const rig = composeRig({ units, phase: 'pre-trip', circumstances: [], catalogue });
+        const { units_habit: habit } = await trx('organisations')
+          .where({ id: person.organisationId })
+          .first('units_habit');
+        const misfits = findMisfits(rig, habit);
+        if (misfits.length > 0)
+          throw new Problem(422, 'no-rig', misfits.map(({ words }) => words).join(' '));
       } catch (error) {
         if (error instanceof RangeError) throw new Problem(422, 'no-rig', error.message);
         throw error;

@@ -224,7 +224,7 @@ export const en = {
     measures: '{{length}} long, {{height}} high, {{checks}} checks before work',
     can: 'Can do: {{list}}',
     gross: 'Rated gross {{mass}}',
-    grossUnknown: 'Not every card says the rated gross.',
+    grossUnknown: 'Not every card says what it may weigh: {{numbers}}.',
     apart: 'Take this rig apart',
   },
   count: {

@@ -26,4 +26,7 @@ export const truckSpecification: SpecificationField[] = [
   { id: 'massEmpty', title: 'Mass, empty', kind: 'mass' },
   { id: 'massGross', title: 'Mass, rated gross', kind: 'mass' },
   { id: 'towRating', title: 'Rating of the coupling', kind: 'mass' },
+  { id: 'hookHeight', title: 'Height of the coupling', kind: 'length' },
+  { id: 'socketVolts', title: 'Voltage of the trailer socket', kind: 'voltage' },
+  { id: 'socketPins', title: 'Pins of the trailer socket', kind: 'count' },
 ];

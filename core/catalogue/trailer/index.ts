@@ -125,4 +125,7 @@ export const trailerSpecification: SpecificationField[] = [
   { id: 'treadNewTrailer', title: 'Tread when new', kind: 'depth' },
   { id: 'massEmpty', title: 'Mass, empty', kind: 'mass' },
   { id: 'massGross', title: 'Mass, rated gross', kind: 'mass' },
+  { id: 'eyeHeight', title: 'Height of eye or apron', kind: 'length' },
+  { id: 'socketVolts', title: 'Voltage of its lamps', kind: 'voltage' },
+  { id: 'socketPins', title: 'Pins of its plug', kind: 'count' },
 ];

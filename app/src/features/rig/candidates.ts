@@ -1,12 +1,23 @@
 import { catalogue } from '@nazar/core/catalogue';
-import { composeRig, findModuleOfUnit, type Rig, type Unit } from '@nazar/core/rig';
+import type { UnitHabit } from '@nazar/core/quantity';
+import {
+  composeRig,
+  findMisfits,
+  findModuleOfUnit,
+  type Misfit,
+  type Rig,
+  type Unit,
+} from '@nazar/core/rig';
 
-export type Joined = { readonly rig: Rig } | { readonly reason: string };
+/** A rig with what the cards of its units say against it, or why there is none. */
+export type Joined =
+  { readonly rig: Rig; readonly misfits: readonly Misfit[] } | { readonly reason: string };
 
 /** The rig of these units in this order, or why there is none. */
-export function join(units: readonly Unit[]): Joined {
+export function join(units: readonly Unit[], habit: UnitHabit): Joined {
   try {
-    return { rig: composeRig({ units, phase: 'pre-trip', circumstances: [], catalogue }) };
+    const rig = composeRig({ units, phase: 'pre-trip', circumstances: [], catalogue });
+    return { rig, misfits: findMisfits(rig, habit) };
   } catch (error) {
     if (error instanceof RangeError) return { reason: error.message };
     throw error;
@@ -26,16 +37,24 @@ export interface Candidate {
 export function listCandidates(
   units: readonly Unit[],
   chosen: readonly Unit[],
+  habit: UnitHabit,
   outWith: (unitId: string) => string | undefined,
 ): Candidate[] {
+  const before = chosen.length > 0 ? join(chosen, habit) : undefined;
+  const known = before && 'misfits' in before ? before.misfits.map(({ words }) => words) : [];
   return units
     .filter(({ id }) => !chosen.some((unit) => unit.id === id))
     .flatMap((unit): Candidate[] => {
       const module = findModuleOfUnit(unit, catalogue);
       if (!module) return [];
       const group = module.build === 'attachment' ? 'mounted' : module.powered ? 'drives' : 'towed';
-      const joined = join([...chosen, unit]);
-      const reason = outWith(unit.id) ?? ('reason' in joined ? joined.reason : undefined);
+      const joined = join([...chosen, unit], habit);
+      // What stood against the rig before is not held against the unit that comes next.
+      const reason =
+        outWith(unit.id) ??
+        ('reason' in joined
+          ? joined.reason
+          : joined.misfits.find(({ words }) => !known.includes(words))?.words);
       return [{ unit, group, ...(reason !== undefined && { reason }) }];
     });
 }

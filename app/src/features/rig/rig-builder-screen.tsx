@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { Body, Button, Card, Columns, Field, Heading, Screen, Soft } from '@/design';
 import { RigDrawing, RigSide } from '@/drawing';
 import { useWords } from '@/i18n';
-import { ApiProblem, keepRig, OFFLINE, useReference, useSession } from '@/state';
+import { ApiProblem, keepRig, OFFLINE, useHabit, useReference, useSession } from '@/state';
 import { join, listCandidates, type Group } from './candidates';
 import { RigFacts } from './rig-facts';
 
@@ -21,6 +21,7 @@ const THEN: readonly Group[] = ['towed', 'mounted', 'drives'];
 /** What really stands in the yard, joined front to rear: drawn to scale, with what does not fit and why. */
 export function RigBuilderScreen({ onWalk, onKept, onBack }: RigBuilderScreenProps) {
   const t = useWords();
+  const habit = useHabit();
   const personId = useSession((state) => state.person?.id);
   const { reference, refresh } = useReference();
   const [ids, setIds] = useState<readonly string[]>([]);
@@ -28,14 +29,16 @@ export function RigBuilderScreen({ onWalk, onKept, onBack }: RigBuilderScreenPro
   const [trouble, setTrouble] = useState<string>();
   const units = useMemo(() => reference?.units ?? [], [reference]);
   const chosen = ids.flatMap((id) => units.find((unit) => unit.id === id) ?? []);
-  const joined = chosen.length > 0 ? join(chosen) : undefined;
+  const joined = chosen.length > 0 ? join(chosen, habit) : undefined;
   const rig = joined && 'rig' in joined ? joined.rig : undefined;
+  const misfits = joined && 'misfits' in joined ? joined.misfits : [];
+  const fits = rig !== undefined && misfits.length === 0;
   const outings = reference?.outings ?? [];
   const outWith = (unitId: string) => {
     const out = outings.find((outing) => outing.unitIds.includes(unitId));
     return out && t('rig.out', { name: out.by });
   };
-  const candidates = listCandidates(units, chosen, outWith);
+  const candidates = listCandidates(units, chosen, habit, outWith);
   const usual = chosen.map(({ number }) => number).join(' + ');
 
   const move = (index: number, by: number) => {
@@ -66,7 +69,7 @@ export function RigBuilderScreen({ onWalk, onKept, onBack }: RigBuilderScreenPro
           look="main"
           className="min-h-[64px]"
           title={t('rig.walk')}
-          disabled={!rig}
+          disabled={!fits}
           onPress={() => onWalk(ids)}
         />
       }
@@ -88,6 +91,11 @@ export function RigBuilderScreen({ onWalk, onKept, onBack }: RigBuilderScreenPro
                 {joined.reason}
               </Body>
             ) : null}
+            {misfits.map(({ words }) => (
+              <Body key={words} role="alert" className="font-thick text-vermilion">
+                {words}
+              </Body>
+            ))}
             {chosen.map((unit, index) => (
               <ChosenUnit
                 key={unit.id}
@@ -97,7 +105,7 @@ export function RigBuilderScreen({ onWalk, onKept, onBack }: RigBuilderScreenPro
                 onRemove={() => setIds(ids.filter((id) => id !== unit.id))}
               />
             ))}
-            {rig ? (
+            {fits ? (
               <>
                 <Field
                   label={t('rig.name')}

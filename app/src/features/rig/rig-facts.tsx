@@ -1,5 +1,5 @@
 import { formatSi, unitFor } from '@nazar/core/quantity';
-import type { Rig } from '@nazar/core/rig';
+import { findUnweighed, type Rig } from '@nazar/core/rig';
 import { Body, Soft } from '@/design';
 import { useWords } from '@/i18n';
 import { useHabit } from '@/state';
@@ -9,8 +9,11 @@ export function RigFacts({ rig }: { readonly rig: Rig }) {
   const t = useWords();
   const habit = useHabit();
   const length = unitFor('length', habit);
-  const masses = rig.units.map(({ unit }) => unit.specification.massGross);
-  const known = masses.every((mass) => mass !== undefined);
+  const unweighed = findUnweighed(rig);
+  // What is carried is part of what its carrier may weigh.
+  const gross = rig.units
+    .filter(({ hostId }) => hostId === undefined)
+    .reduce((sum, { unit }) => sum + (unit.specification.massGross ?? 0), 0);
   return (
     <>
       <Body className="font-thick">
@@ -24,14 +27,11 @@ export function RigFacts({ rig }: { readonly rig: Rig }) {
         {t('rig.can', { list: rig.capabilities.map((each) => t(`capability.${each}`)).join(', ') })}
       </Body>
       <Soft>
-        {known
-          ? t('rig.gross', {
-              mass: formatSi(
-                masses.reduce<number>((sum, mass) => sum + (mass ?? 0), 0),
-                unitFor('mass', habit),
-              ),
-            })
-          : t('rig.grossUnknown')}
+        {unweighed.length === 0
+          ? t('rig.gross', { mass: formatSi(gross, unitFor('mass', habit)) })
+          : t('rig.grossUnknown', {
+              numbers: unweighed.map(({ number }) => number).join(', '),
+            })}
       </Soft>
     </>
   );
