@@ -26,6 +26,12 @@ async function walkByKeys(page: Page, until?: string): Promise<void> {
       await page.getByTestId('next-check').click();
     } else if (await page.getByTestId('sound').count()) {
       await page.getByTestId('sound').click();
+    } else if (await page.getByTestId('count').count()) {
+      await page.getByTestId('count').click();
+      await button(page, 'All are there').click();
+      for (const date of await page.getByLabel(/^Good until/).all()) await date.fill('2099-12-31');
+      await button(page, 'Keep the count').click();
+      await expect(page.getByRole('dialog')).toHaveCount(0);
     } else {
       await page
         .getByTestId('dock')

@@ -1,0 +1,11 @@
+import type { CheckInstance, Rig } from '../rig';
+
+/** Checks that one person alone cannot do; with nobody there they are said to be so before the walk begins. */
+export function findHelperless(rig: Rig): CheckInstance[] {
+  return rig.instances.filter(({ check }) => check.helper === 'needed');
+}
+
+/** Whether somebody else than the driver may answer a check. */
+export function mayHelperAnswer({ check }: CheckInstance): boolean {
+  return check.helper === 'may-help' || check.helper === 'needed';
+}

@@ -1,0 +1,247 @@
+import type { Circumstance, Need, Phase } from '../catalogue';
+import type { CheckInstance, Rig } from '../rig';
+import { cutIntoBlocks, type Block, type Task } from './blocks';
+import { findHelperless } from './helper';
+import type { Stop } from './order-walk';
+import { isStanding, type Requirement } from './requirement';
+import { USUAL_SCHOOL, type School } from './school';
+import { searchOrder } from './search';
+import { USUAL_PACE, type PaceSettings } from './settings';
+import { walkThrough, type Happening, type Outset, type Totals } from './walk-through';
+
+export interface PlanRequest {
+  readonly rig: Rig;
+  readonly phase: Phase;
+  readonly circumstances: readonly Circumstance[];
+  readonly school?: School;
+  readonly pace?: PaceSettings;
+  /** The same seed gives the same plan. */
+  readonly seed?: number;
+  /** Somebody has started the engine already. */
+  readonly running?: boolean;
+  /** Keys of checks that are done; they are not planned any more. */
+  readonly done?: ReadonlySet<string>;
+  /** Keys of stops that the driver has put into an order of his own; they keep it. */
+  readonly fixed?: readonly string[];
+}
+
+/** Why a stop stands where it does. */
+export type Because =
+  | {
+      readonly code:
+        | 'cold'
+        | 'engine-off'
+        | 'engine-on'
+        | 'lamps'
+        | 'air'
+        | 'oil'
+        | 'brake'
+        | 'way'
+        | 'school'
+        | 'tests';
+    }
+  /** A clock runs, and this is done meanwhile. */
+  | { readonly code: 'meanwhile'; readonly clock: 'air' | 'oil' };
+
+export interface PlannedStop extends Stop {
+  /** Seconds since the beginning of the walk. */
+  readonly at: number;
+  readonly seconds: number;
+  readonly because: Because;
+}
+
+export interface Plan {
+  readonly stops: readonly PlannedStop[];
+  readonly happenings: readonly Happening[];
+  readonly totals: Totals;
+  /** The same checks on the same model in the order of the catalogue. */
+  readonly catalogueOrder: Totals;
+  readonly school: School;
+  readonly seed: number;
+  /** Tools and protective wear that the checks ask for. */
+  readonly carry: readonly Need[];
+  /** Checks that somebody else is needed for and that the school plans alone. */
+  readonly helperless: readonly CheckInstance[];
+}
+
+const CARRIED = new Set<Need>([
+  'lamp',
+  'tread-gauge',
+  'pressure-gauge',
+  'thumper',
+  'rag',
+  'gloves',
+  'glasses',
+  'hearing-protection',
+  'hard-hat',
+  'rule',
+  'grease-gun',
+  'water-hose',
+]);
+
+/**
+ * Plans a walk: every check once, in the order that takes least time within the school, with the reason of each stop.
+ * @throws {RangeError} when the needs of a check contradict each other, naming it
+ */
+export function planWalk(request: PlanRequest): Plan {
+  const { rig: whole, phase, seed = 1, done } = request;
+  const school = request.school ?? USUAL_SCHOOL;
+  const pace = request.pace ?? USUAL_PACE;
+  const rig = done
+    ? { ...whole, instances: whole.instances.filter(({ key }) => !done.has(key)) }
+    : whole;
+  const task = withFixed(cutIntoBlocks(rig, school, pace), request.fixed ?? []);
+  const outset: Outset = {
+    phase,
+    freezing: request.circumstances.includes('freezing'),
+    airUp: phase !== 'pre-trip' || !rig.units.some(({ module }) => module.airBrakes),
+    warm: phase === 'post-trip' || phase === 'under-way',
+    running: request.running ?? false,
+  };
+  const order = searchOrder({ task, school, pace, outset }, seed);
+  const happenings: Happening[] = [];
+  const totals = walkThrough(task, order, school, pace, outset, (each) => happenings.push(each));
+  return {
+    stops: toStops(task, happenings),
+    happenings,
+    totals,
+    catalogueOrder: walkInCatalogueOrder(rig, school, pace, outset),
+    school,
+    seed,
+    carry: [...new Set(rig.instances.flatMap(({ check }) => check.needs))].filter((need) =>
+      CARRIED.has(need),
+    ),
+    helperless: school.helper ? [] : findHelperless(rig),
+  };
+}
+
+/** Unit by unit and check by check as the catalogue lists them, on the same model. */
+export function walkInCatalogueOrder(
+  rig: Rig,
+  school: School,
+  pace: PaceSettings,
+  outset: Outset,
+): Totals {
+  const task = cutIntoBlocks(rig, school, pace);
+  const zones = new Map(rig.zones.map((zone) => [zone.key, zone]));
+  const blockOf = new Map(
+    task.blocks.flatMap((block) => block.instances.map(({ key }) => [key, block] as const)),
+  );
+  // Neighbours in the list that are done in one place and state stay together.
+  const blocks: Block[] = [];
+  for (const instance of rig.instances) {
+    const block = blockOf.get(instance.key);
+    if (!block || !zones.has(instance.zoneKey)) continue;
+    const last = blocks.at(-1);
+    if (last?.key === block.key)
+      blocks[blocks.length - 1] = {
+        ...last,
+        instances: [...last.instances, instance],
+        seconds: last.seconds + instance.check.seconds,
+      };
+    else blocks.push({ ...block, instances: [instance], seconds: instance.check.seconds });
+  }
+  return walkThrough({ ...task, blocks }, [...blocks.keys()], school, pace, outset);
+}
+
+/** Stops that were put into an order by hand keep it: each before the next. */
+function withFixed(task: Task, fixed: readonly string[]): Task {
+  if (fixed.length < 2) return task;
+  const place = new Map(fixed.map((key, index) => [key, index]));
+  const rankOf = (block: Block) => place.get(block.key);
+  return {
+    ...task,
+    before: task.before.map((list, index) => {
+      const own = rankOf(task.blocks[index]);
+      if (own === undefined) return list;
+      const earlier = task.blocks.flatMap((other, at) => {
+        const rank = rankOf(other);
+        return rank !== undefined && rank < own ? [at] : [];
+      });
+      const later = new Set(
+        task.blocks.flatMap((other, at) => {
+          const rank = rankOf(other);
+          return rank !== undefined && rank > own ? [at] : [];
+        }),
+      );
+      // A hand is stronger than the order of the school, and weaker than the order of the tests.
+      const kept = list.filter((at) => !later.has(at) || task.blocks[at].zone.round === 'brakes');
+      return [...new Set([...kept, ...earlier])];
+    }),
+  };
+}
+
+/** Neighbouring blocks of one zone are one stop. */
+function toStops({ blocks }: Task, happenings: readonly Happening[]): PlannedStop[] {
+  const stops: PlannedStop[] = [];
+  const seen = new Map<string, number>();
+  let waits = new Set<'air' | 'oil'>();
+  happenings.forEach((happening, index) => {
+    if (happening.kind === 'change' && happening.change === 'start') waits.add('air');
+    if (happening.kind === 'change' && happening.change === 'power-take-off') waits.add('oil');
+    if (happening.kind !== 'check') return;
+    const block = blocks[happening.block];
+    if (block.requirement.air) waits = new Set([...waits].filter((clock) => clock !== 'air'));
+    if (block.requirement.oilWarm) waits = new Set([...waits].filter((clock) => clock !== 'oil'));
+    const last = stops.at(-1);
+    if (last && last.zone.key === block.zone.key) {
+      stops[stops.length - 1] = {
+        ...last,
+        instances: [...last.instances, ...block.instances],
+        seconds: happening.at + happening.seconds - last.at,
+      };
+      return;
+    }
+    const times = (seen.get(block.zone.key) ?? 0) + 1;
+    seen.set(block.zone.key, times);
+    stops.push({
+      key: times === 1 ? block.zone.key : `${block.zone.key}#${times}`,
+      zone: block.zone,
+      instances: block.instances,
+      at: happening.at,
+      seconds: happening.seconds,
+      because: reasonOf(block, waits, happenings, index, blocks),
+    });
+  });
+  return stops;
+}
+
+function reasonOf(
+  { requirement, zone }: Block,
+  waits: ReadonlySet<'air' | 'oil'>,
+  happenings: readonly Happening[],
+  index: number,
+  blocks: readonly Block[],
+): Because {
+  if (zone.round === 'brakes') return { code: 'tests' };
+  if (requirement.engine === 'cold') return { code: 'cold' };
+  if (requirement.oilWarm) return { code: 'oil' };
+  if (requirement.air) return { code: 'air' };
+  const clock = findRunning(waits, happenings, index, blocks);
+  if (clock && isIdle(requirement)) return { code: 'meanwhile', clock };
+  if (requirement.lamps) return { code: 'lamps' };
+  if (requirement.brake === 'released') return { code: 'brake' };
+  if (requirement.engine === 'off') return { code: 'engine-off' };
+  if (requirement.engine === 'on') return { code: 'engine-on' };
+  return { code: isStanding(requirement) && zone.round !== 'outside' ? 'school' : 'way' };
+}
+
+const isIdle = (requirement: Requirement) => isStanding(requirement) && !requirement.engine;
+
+/** A clock that somebody will need later on and that has not been waited for yet. */
+function findRunning(
+  waits: ReadonlySet<'air' | 'oil'>,
+  happenings: readonly Happening[],
+  index: number,
+  blocks: readonly Block[],
+): 'air' | 'oil' | undefined {
+  return (['air', 'oil'] as const).find(
+    (clock) =>
+      waits.has(clock) &&
+      happenings.slice(index + 1).some((later) => {
+        if (later.kind !== 'check') return false;
+        const { requirement } = blocks[later.block];
+        return clock === 'air' ? requirement.air : requirement.oilWarm;
+      }),
+  );
+}

@@ -1,0 +1,38 @@
+import type { Round } from '../catalogue';
+
+/** Which way round the vehicle the feet go. */
+export type Direction = 'counter-clockwise' | 'clockwise';
+/** What is done first, where nothing of the state of the engine forbids it. */
+export type First = 'outside' | 'cab' | 'engine-bay';
+
+/** How a yard walks. A school is a rule; the planner finds the shortest walk within it. */
+export interface School {
+  readonly direction: Direction;
+  readonly first: First;
+  /** Somebody is there to stand where the driver cannot see. */
+  readonly helper: boolean;
+}
+
+export const USUAL_SCHOOL: School = {
+  direction: 'counter-clockwise',
+  first: 'outside',
+  helper: false,
+};
+
+export const DIRECTIONS: readonly Direction[] = ['counter-clockwise', 'clockwise'];
+export const FIRSTS: readonly First[] = ['outside', 'cab', 'engine-bay'];
+
+const ORDER: Readonly<Record<First, readonly Round[]>> = {
+  outside: ['outside', 'engine-bay', 'cab'],
+  cab: ['cab', 'outside', 'engine-bay'],
+  'engine-bay': ['engine-bay', 'outside', 'cab'],
+};
+
+/**
+ * Where a round stands in the order of a school; undefined for one that it does not order. It orders only what can
+ * be looked at as the vehicle stands, engine off: everything else has its time from the engine, the lamps, the air.
+ */
+export function rankOf(round: Round, first: First): number | undefined {
+  const rank = ORDER[first].indexOf(round);
+  return rank < 0 ? undefined : rank;
+}

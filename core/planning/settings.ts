@@ -1,0 +1,51 @@
+/** What the model of the walk assumes; all of it can be set. Seconds, metres, metres per second. */
+export interface PaceSettings {
+  readonly walking: number;
+  /** How far from the outline the feet go. */
+  readonly aside: number;
+  readonly climbUp: number;
+  readonly climbDown: number;
+  /** Opening hood or cab before the first look in, and closing it on leaving. */
+  readonly hood: number;
+  readonly start: number;
+  readonly shutDown: number;
+  readonly switching: number;
+  readonly chocks: number;
+  readonly powerTakeOff: number;
+  readonly prop: number;
+  readonly platform: number;
+  readonly outriggers: number;
+  /** From the start of the engine until the air is up. */
+  readonly airBuildUp: number;
+  /** From engaging the power take-off until its oil is warm; in frost the longer one. */
+  readonly oilWarmUp: number;
+  readonly oilWarmUpInFrost: number;
+  /** From shutting down until the engine counts as cold again. */
+  readonly coolDown: number;
+  /** A step back of no more than this is no reversal. */
+  readonly stepBack: number;
+}
+
+export const USUAL_PACE: PaceSettings = {
+  walking: 1.1,
+  aside: 0.8,
+  climbUp: 6,
+  climbDown: 6,
+  hood: 22,
+  start: 20,
+  shutDown: 4,
+  switching: 3,
+  chocks: 14,
+  powerTakeOff: 6,
+  prop: 25,
+  platform: 20,
+  outriggers: 60,
+  airBuildUp: 90,
+  oilWarmUp: 300,
+  oilWarmUpInFrost: 900,
+  coolDown: 1800,
+  stepBack: 1.2,
+};
+
+/** Share of the working seconds that a brisk person needs, and how fast that person walks. */
+export const BRISK = { work: 0.6, walking: 1.6 } as const;

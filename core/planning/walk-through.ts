@@ -1,0 +1,377 @@
+import type { Phase } from '../catalogue';
+import type { Task } from './blocks';
+import { legBetween, type Spot } from './ground';
+import { wantOf, WANT } from './want';
+import type { School } from './school';
+import type { PaceSettings } from './settings';
+
+/** Something that is done to the vehicle between two checks. */
+export type Change =
+  | 'start'
+  | 'shut-down'
+  | 'key-on'
+  | 'lamps-on'
+  | 'set-brake'
+  | 'release-brake'
+  | 'chocks-in'
+  | 'chocks-out'
+  | 'power-take-off'
+  | 'prop'
+  | 'platform-down'
+  | 'outriggers';
+
+/** What is waited for. */
+export type Clock = 'air' | 'oil' | 'cold';
+
+/** What happens on a walk, as it happens. Seconds since its beginning. */
+export type Happening =
+  | {
+      readonly kind: 'go';
+      readonly at: number;
+      readonly seconds: number;
+      readonly metres: number;
+      readonly climbs: number;
+      readonly from: Spot;
+      readonly to: Spot;
+    }
+  | {
+      readonly kind: 'change';
+      readonly at: number;
+      readonly seconds: number;
+      readonly change: Change;
+    }
+  | { readonly kind: 'wait'; readonly at: number; readonly seconds: number; readonly clock: Clock }
+  | {
+      readonly kind: 'check';
+      readonly at: number;
+      readonly seconds: number;
+      readonly block: number;
+    };
+
+export interface Totals {
+  readonly seconds: number;
+  readonly metres: number;
+  readonly climbs: number;
+  readonly starts: number;
+  readonly reversals: number;
+  readonly waiting: number;
+}
+
+/** How the vehicle stands when the walk begins. */
+export interface Outset {
+  readonly phase: Phase;
+  readonly freezing: boolean;
+  /** It has no air brakes, or it was driven just now. */
+  readonly airUp: boolean;
+  /** The engine has just been shut down. */
+  readonly warm: boolean;
+  /** Somebody has started the engine already. */
+  readonly running: boolean;
+}
+
+/** The same walk for every order of its blocks, made ready so that many orders can be tried. */
+export interface Model {
+  /**
+   * Walks the blocks in an order: goes there, brings the vehicle into the state that each wants, waits where a clock has
+   * not run down, does the work. The totals are kept in the model until the next walk.
+   * @param count how many of the order are walked; all of them where nothing is said
+   * @param tell is called with everything that happens
+   */
+  readonly walk: (
+    order: ArrayLike<number>,
+    count?: number,
+    tell?: (happening: Happening) => void,
+  ) => number;
+  readonly totals: () => Totals;
+}
+
+/** Places of the running numbers in the model. */
+const TIME = 0;
+const METRES = 1;
+const WAITING = 2;
+const AIR_AT = 3;
+const OIL_AT = 4;
+const COLD_AT = 5;
+
+/** Small enough never to buy a second, and in this order of weight. */
+const TIES = { starts: 0.02, climbs: 0.005, metres: 0.0005, reversals: 0.0002 } as const;
+
+/** Least time; then fewer engine starts, climbs, metres, steps back. */
+export function costOf({ seconds, starts, climbs, metres, reversals }: Totals): number {
+  return (
+    seconds +
+    starts * TIES.starts +
+    climbs * TIES.climbs +
+    metres * TIES.metres +
+    reversals * TIES.reversals
+  );
+}
+
+/** Makes a task ready: distances between all its places, and what each block wants, as numbers. */
+export function modelOf(task: Task, school: School, pace: PaceSettings, outset: Outset): Model {
+  const { ground, blocks } = task;
+  // At hand: an import is looked up each time where modules are not bundled.
+  const bits = WANT;
+  const size = blocks.length;
+  const SEAT = size;
+  const WHEEL = size + 1;
+  const CORNER = size + 2;
+  const places: Spot[] = [
+    ...blocks.map(({ spot }) => spot),
+    ground.seat,
+    ground.wheel,
+    ground.corner,
+  ];
+  const wide = places.length;
+  const legSeconds = new Float64Array(wide * wide).fill(NaN);
+  const legMetres = new Float64Array(wide * wide);
+  const legClimbs = new Uint8Array(wide * wide);
+  const legReversals = new Uint8Array(wide * wide);
+  // Worked out when somebody first goes that way: of many places only few lie next to each other.
+  const layLeg = (from: number, to: number) => {
+    const leg = legBetween(places[from], places[to], ground, school.direction, pace);
+    const at = from * wide + to;
+    legSeconds[at] = leg.seconds;
+    legMetres[at] = leg.metres;
+    legClimbs[at] = leg.climbs;
+    legReversals[at] = leg.reversals;
+  };
+  const wants = Int32Array.from(blocks, ({ requirement }) => wantOf(requirement));
+  const work = Float64Array.from(blocks, ({ seconds }) => seconds);
+  const inCab = Uint8Array.from(places, ({ level }) => (level === 'cab' ? 1 : 0));
+  const inBay = Uint8Array.from(places, ({ level }) => (level === 'bay' ? 1 : 0));
+  const warmUp = outset.freezing ? pace.oilWarmUpInFrost : pace.oilWarmUp;
+
+  // Numbers that change with every step; an array of them is not made anew each time.
+  const now = new Float64Array(6);
+  let tell: ((happening: Happening) => void) | undefined;
+  let place = CORNER;
+  let climbs = 0;
+  let starts = 0;
+  let reversals = 0;
+  let running = false;
+  let key = false;
+  let lamps = false;
+  let released = false;
+  let chocks = false;
+  let powerTakeOff = false;
+  let propped = false;
+  let platform = false;
+  let outriggers = false;
+  let hood = false;
+
+  const reset = () => {
+    now.fill(0);
+    climbs = starts = reversals = 0;
+    place = CORNER;
+    running = key = outset.running;
+    lamps = released = chocks = powerTakeOff = propped = platform = outriggers = hood = false;
+    now[AIR_AT] = outset.airUp ? 0 : outset.running ? pace.airBuildUp : Infinity;
+    now[OIL_AT] = Infinity;
+    now[COLD_AT] = outset.running ? Infinity : outset.warm ? pace.coolDown : 0;
+  };
+  const go = (to: number) => {
+    const at = place * wide + to;
+    if (legSeconds[at] !== legSeconds[at]) layLeg(place, to);
+    if (tell && (legSeconds[at] > 0 || legMetres[at] > 0))
+      tell({
+        kind: 'go',
+        at: now[TIME],
+        seconds: legSeconds[at],
+        metres: legMetres[at],
+        climbs: legClimbs[at],
+        from: places[place],
+        to: places[to],
+      });
+    now[METRES] += legMetres[at];
+    climbs += legClimbs[at];
+    reversals += legReversals[at];
+    now[TIME] += legSeconds[at];
+    place = to;
+  };
+  const change = (name: Change, seconds: number) => {
+    tell?.({ kind: 'change', at: now[TIME], seconds, change: name });
+    now[TIME] += seconds;
+  };
+  const wait = (until: number, clock: Clock) => {
+    if (until <= now[TIME]) return;
+    tell?.({ kind: 'wait', at: now[TIME], seconds: until - now[TIME], clock });
+    now[WAITING] += until - now[TIME];
+    now[TIME] = until;
+  };
+  const setBrake = () => {
+    change('set-brake', pace.switching);
+    released = false;
+  };
+  const start = () => {
+    if (released) setBrake();
+    change('start', pace.start);
+    running = key = true;
+    starts += 1;
+    now[COLD_AT] = Infinity;
+    if (now[AIR_AT] === Infinity) now[AIR_AT] = now[TIME] + pace.airBuildUp;
+  };
+  const shutDown = () => {
+    change('shut-down', pace.shutDown);
+    running = powerTakeOff = false;
+    now[OIL_AT] = Infinity;
+    now[COLD_AT] = now[TIME] + pace.coolDown;
+  };
+  /** Whether the seat must be visited before this can be done. */
+  const needsSeat = (want: number): boolean =>
+    ((want & bits.engineOn) !== 0 && !running) ||
+    ((want & bits.engineOff) !== 0 && running) ||
+    ((want & bits.key) !== 0 && !key) ||
+    ((want & bits.lamps) !== 0 && !lamps) ||
+    ((want & bits.released) !== 0 && !released) ||
+    ((want & bits.set) !== 0 && released) ||
+    ((want & bits.powerTakeOff) !== 0 && !powerTakeOff) ||
+    ((want & bits.air) !== 0 && now[AIR_AT] === Infinity);
+  /** Everything that the seat can do towards it. */
+  const atSeat = (want: number) => {
+    if ((want & bits.air) !== 0 && now[AIR_AT] === Infinity && !running) start();
+    if ((want & bits.engineOn) !== 0 && !running) start();
+    if ((want & bits.engineOff) !== 0 && running) {
+      // Air is pumped only while the engine runs, so it is waited for before it is shut down.
+      if ((want & bits.air) !== 0) wait(now[AIR_AT], 'air');
+      shutDown();
+    }
+    if ((want & bits.key) !== 0 && !key) {
+      change('key-on', pace.switching);
+      key = true;
+    }
+    if ((want & bits.lamps) !== 0 && !lamps) {
+      change('lamps-on', pace.switching);
+      lamps = true;
+    }
+    if ((want & bits.powerTakeOff) !== 0 && !powerTakeOff) {
+      change('power-take-off', pace.powerTakeOff);
+      powerTakeOff = true;
+      now[OIL_AT] = now[TIME] + warmUp;
+    }
+    if ((want & bits.set) !== 0 && released) setBrake();
+    if ((want & bits.released) !== 0 && !released) {
+      change('release-brake', pace.switching);
+      released = true;
+    }
+  };
+  /** Before leaving the seat: what the next stops outside will want, as far as nothing contradicts it. */
+  const lookAhead = (order: ArrayLike<number>, from: number, count: number) => {
+    let engine = 0;
+    let brake = 0;
+    for (let index = from; index < count; index += 1) {
+      const block = order[index];
+      if (inCab[block]) return;
+      const want = wants[block];
+      const off = (want & bits.engineOff) !== 0;
+      const on = (want & bits.engineOn) !== 0;
+      if (off && (engine === 1 || (running && engine !== 2))) return;
+      if (on && engine === 2) return;
+      const letGo = (want & bits.released) !== 0;
+      const set = (want & bits.set) !== 0;
+      // A brake is released only with chocks in, which are not at the seat.
+      if (letGo && (!chocks || brake === 1)) return;
+      // Nobody starts an engine, or sets the brake, under a stop that wants it released.
+      const starts = !running && (want & (bits.engineOn | bits.powerTakeOff | bits.air)) !== 0;
+      if ((set || (starts && needsSeat(want))) && brake === 2) return;
+      if (letGo) brake = 2;
+      else if (set) brake = 1;
+      if (off) engine = 2;
+      else if (on) engine = 1;
+      if (needsSeat(want)) atSeat(want);
+    }
+  };
+  const moveChocks = (inPlace: boolean) => {
+    go(WHEEL);
+    change(inPlace ? 'chocks-in' : 'chocks-out', pace.chocks);
+    chocks = inPlace;
+  };
+  const bringAbout = (order: ArrayLike<number>, index: number, count: number) => {
+    const block = order[index];
+    const want = wants[block];
+    // Chocks come before the brake is let go, and before anybody reaches under.
+    if ((want & bits.chocksIn) !== 0 && !chocks) moveChocks(true);
+    if ((want & bits.chocksOut) !== 0 && chocks) {
+      if (released) {
+        go(SEAT);
+        setBrake();
+      }
+      moveChocks(false);
+    }
+    if (needsSeat(want)) {
+      go(SEAT);
+      atSeat(want);
+      if (!inCab[block]) lookAhead(order, index, count);
+    } else if (inCab[place] && !inCab[block]) {
+      lookAhead(order, index, count);
+    }
+    if (hood && !inBay[block]) hood = false;
+    go(block);
+    if (inBay[block] && !hood) {
+      now[TIME] += pace.hood;
+      hood = true;
+    }
+    if ((want & bits.propped) !== 0 && !propped) {
+      change('prop', pace.prop);
+      propped = true;
+    }
+    if ((want & bits.platform) !== 0 && !platform) {
+      change('platform-down', pace.platform);
+      platform = true;
+    }
+    if ((want & bits.outriggers) !== 0 && !outriggers) {
+      change('outriggers', pace.outriggers);
+      outriggers = true;
+    }
+    if ((want & bits.air) !== 0) wait(now[AIR_AT], 'air');
+    if ((want & bits.oilWarm) !== 0) wait(now[OIL_AT], 'oil');
+    if ((want & bits.cold) !== 0) wait(now[COLD_AT], 'cold');
+  };
+
+  return {
+    walk(order, count = order.length, listener) {
+      tell = listener;
+      reset();
+      for (let index = 0; index < count; index += 1) {
+        bringAbout(order, index, count);
+        const block = order[index];
+        if (tell) tell({ kind: 'check', at: now[TIME], seconds: work[block], block });
+        now[TIME] += work[block];
+      }
+      if (released) {
+        go(SEAT);
+        setBrake();
+      }
+      if (chocks) moveChocks(false);
+      return (
+        now[TIME] +
+        starts * TIES.starts +
+        climbs * TIES.climbs +
+        now[METRES] * TIES.metres +
+        reversals * TIES.reversals
+      );
+    },
+    totals: () => ({
+      seconds: now[TIME],
+      metres: now[METRES],
+      climbs,
+      starts,
+      reversals,
+      waiting: now[WAITING],
+    }),
+  };
+}
+
+/** Walks one order on the model and says what it comes to. */
+export function walkThrough(
+  task: Task,
+  order: readonly number[],
+  school: School,
+  pace: PaceSettings,
+  outset: Outset,
+  tell?: (happening: Happening) => void,
+): Totals {
+  const model = modelOf(task, school, pace, outset);
+  model.walk(order, order.length, tell);
+  return model.totals();
+}
