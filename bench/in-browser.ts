@@ -29,7 +29,10 @@ export async function inBrowser<T>(
     const page = await browser.newPage();
     const session = await page.context().newCDPSession(page);
     await session.send('Emulation.setCPUThrottlingRate', { rate: slower });
-    await page.evaluate(await bundle(file));
+    const source = await bundle(file);
+    // A page may want to give itself to a worker.
+    await page.evaluate((text) => Object.assign(globalThis, { source: text }), source);
+    await page.evaluate(source);
     return await work(page);
   } finally {
     await browser.close();

@@ -1,10 +1,12 @@
 import { benchApp } from './app';
+import { benchPlanning } from './planning';
 import { benchRigs } from './rigs';
 import { benchServer } from './server';
 
 async function main(): Promise<void> {
   const only = process.argv.slice(2);
   if (only.length === 0 || only.includes('rigs')) await benchRigs();
+  if (only.length === 0 || only.includes('planning')) await benchPlanning();
   if (only.length === 0 || only.includes('server')) await benchServer();
   if (only.length === 0 || only.includes('app')) await benchApp();
 }

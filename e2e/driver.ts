@@ -17,6 +17,7 @@ export const PINS: Readonly<Record<string, string>> = {
   'Gustav Ree': '8010',
   'Tarik Brun': '3300',
   'Karl Viken': '9004',
+  'Arvid Noll': '2110',
 };
 
 const READINGS: readonly (readonly [title: string, typed: string])[] = [

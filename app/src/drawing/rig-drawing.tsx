@@ -28,6 +28,8 @@ interface RigDrawingProps {
   readonly rig: Rig;
   readonly label: string;
   readonly stops?: readonly StopBead[];
+  /** The line that the feet make where it is known; else it goes from bead to bead. */
+  readonly way?: readonly { readonly x: number; readonly y: number }[];
   readonly currentStop?: string;
   /** Where to look now. */
   readonly spot?: { readonly x: number; readonly y: number };
@@ -50,6 +52,7 @@ export const RigDrawing = memo(function RigDrawing(props: RigDrawingProps) {
     rig,
     label,
     stops = NO_STOPS,
+    way,
     currentStop,
     spot,
     marks = [],
@@ -83,7 +86,7 @@ export const RigDrawing = memo(function RigDrawing(props: RigDrawingProps) {
         aria-label={label}
         {...touch}
       >
-        <Standing rig={rig} stops={stops} currentStop={currentStop} bead={bead} />
+        <Standing rig={rig} stops={stops} way={way} currentStop={currentStop} bead={bead} />
         {weak.map(({ key, x, y }) => (
           <Circle
             key={key}
@@ -109,11 +112,13 @@ export const RigDrawing = memo(function RigDrawing(props: RigDrawingProps) {
 const Standing = memo(function Standing({
   rig,
   stops,
+  way,
   currentStop,
   bead,
 }: {
   readonly rig: Rig;
   readonly stops: readonly StopBead[];
+  readonly way: RigDrawingProps['way'];
   readonly currentStop: string | undefined;
   readonly bead: number;
 }) {
@@ -125,7 +130,7 @@ const Standing = memo(function Standing({
           <UnitDrawing module={module} offset={offset} palette={palette} />
         </G>
       ))}
-      {stops.length > 1 ? <Way rig={rig} stops={stops} palette={palette} /> : null}
+      {stops.length > 1 ? <Way rig={rig} stops={stops} way={way} palette={palette} /> : null}
       {stops.map((stop) => (
         <G key={stop.key}>
           {stop.key === currentStop ? (
@@ -178,15 +183,26 @@ function Spot({ x, y, size, palette }: { x: number; y: number; size: number; pal
 }
 
 /** The path that feet take from bead to bead. */
-function Way({ rig, stops, palette }: { rig: Rig; stops: readonly StopBead[]; palette: Palette }) {
+function Way({
+  rig,
+  stops,
+  way,
+  palette,
+}: {
+  readonly rig: Rig;
+  readonly stops: readonly StopBead[];
+  readonly way: RigDrawingProps['way'];
+  readonly palette: Palette;
+}) {
+  const line =
+    way ??
+    wayRound(
+      rig,
+      stops.filter(({ outside }) => outside),
+    );
   return (
     <Polyline
-      points={wayRound(
-        rig,
-        stops.filter(({ outside }) => outside),
-      )
-        .map(({ x, y }) => `${x},${y}`)
-        .join(' ')}
+      points={line.map(({ x, y }) => `${x},${y}`).join(' ')}
       fill="none"
       stroke={palette.soft}
       strokeWidth={0.07}

@@ -43,6 +43,7 @@ export {
   type ReadingCourse,
   type UnitService,
 } from './logbook';
+export { keepPlan, keepSchool, readSchool, type KeptPlan } from './plans';
 export { keepPhoto, loadPhoto, type PreparedPicture } from './photos';
 export { keepRigChoice, readRigChoice, usePreferences, type Theme } from './preferences';
 export {

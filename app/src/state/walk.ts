@@ -11,11 +11,12 @@ import {
   type FaultedPayload,
   type Inspection,
 } from '@nazar/core/inspection';
-import { orderWalk, type Stop } from '@nazar/core/planning';
+import { followPlan, orderWalk, type Stop } from '@nazar/core/planning';
 import { composeRig, type Rig } from '@nazar/core/rig';
 import { useEffect, useMemo, useState } from 'react';
 import { useFormerContents } from './content';
 import { useLog } from './log';
+import { useKeptPlan, type KeptPlan } from './plans';
 import { knownDefects, unreadRepairs, useReference } from './reference';
 
 /** Everything a screen shows of one walk, worked out from its log. */
@@ -23,6 +24,10 @@ export interface Walk {
   readonly inspection: Inspection;
   readonly rig: Rig;
   readonly stops: readonly Stop[];
+  /** The plan that it was begun by does not know the rig as it is now; what it lacks comes last. */
+  readonly stale: boolean;
+  /** The line that the feet make, where the walk was planned. */
+  readonly way?: KeptPlan['way'];
   readonly assessment: Assessment;
   /** What the assessment was made from. */
   readonly request: AssessRequest;
@@ -52,6 +57,7 @@ export function useWalk(inspectionId: string): Walk | undefined | null {
   const begun = inspection?.begun;
   const eventId = begun?.eventId;
   const hasReference = reference !== undefined;
+  const kept = useKeptPlan(inspectionId);
   const version = begun?.houseVersion ?? 0;
   const present = reference?.content?.version ?? 0;
   const former = useFormerContents(({ byVersion }) => byVersion.get(version));
@@ -62,7 +68,7 @@ export function useWalk(inspectionId: string): Walk | undefined | null {
   const hasContent = content !== undefined;
   const made = useMemo(() => {
     // Until the rules are here by which it was begun, nobody can say what is asked.
-    if (!begun || !reference || !content) return undefined;
+    if (!begun || !reference || !content || kept === undefined) return undefined;
     const units = begun.unitIds.flatMap((id) => reference.units.filter((unit) => unit.id === id));
     if (units.length !== begun.unitIds.length) return undefined;
     const rig = composeRig({
@@ -71,10 +77,12 @@ export function useWalk(inspectionId: string): Walk | undefined | null {
       circumstances: begun.circumstances,
       catalogue: withHouse(catalogue, content),
     });
-    return { rig, stops: orderWalk(rig) };
+    return kept
+      ? { rig, way: kept.way, ...followPlan(rig, kept.stops) }
+      : { rig, stops: orderWalk(rig), stale: false };
     // A walk's units do not change once it is begun.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [eventId, hasReference, hasContent]);
+  }, [eventId, hasReference, hasContent, kept]);
   const choice = reference?.depot.choice;
   const own = reference?.ownPolicies;
   const policiesOf = useMemo(

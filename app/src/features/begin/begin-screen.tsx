@@ -7,7 +7,16 @@ import { useMemo, useState } from 'react';
 import { v7 as newId } from 'uuid';
 import { Body, Button, Card, Field, Heading, Screen, Soft } from '@/design';
 import { useWords } from '@/i18n';
-import { appendEntries, catalogueOf, useHabit, useReference, useSession } from '@/state';
+import { PlanSheet } from './plan';
+import {
+  appendEntries,
+  catalogueOf,
+  keepPlan,
+  type KeptPlan,
+  useHabit,
+  useReference,
+  useSession,
+} from '@/state';
 import { Choice } from './choice';
 import { JobChoice } from './job-choice';
 
@@ -48,6 +57,7 @@ export function BeginScreen(props: BeginScreenProps) {
   const [wet, setWet] = useState(false);
   const [frost, setFrost] = useState(false);
   const [typed, setTyped] = useState('');
+  const [planning, setPlanning] = useState(false);
   const [place, setPlace] = useState(reference?.depot.name ?? '');
   const rig = useMemo(
     () =>
@@ -84,6 +94,7 @@ export function BeginScreen(props: BeginScreenProps) {
     });
     const { choice } = reference.depot;
     return {
+      units,
       capabilities: composed.capabilities.filter((each) => each !== 'road'),
       policies: Object.fromEntries(
         composed.units.map(({ unit: each, module }) => [
@@ -113,14 +124,15 @@ export function BeginScreen(props: BeginScreenProps) {
     if (celsius !== undefined && celsius <= 0 !== chosen) setTyped('');
   };
 
-  const begin = async () => {
+  const circumstances: Circumstance[] = [
+    ...(dark ? (['dark'] as const) : []),
+    ...(wet ? (['wet'] as const) : []),
+    ...(freezing ? (['freezing'] as const) : []),
+    ...(passengers ? (['passengers'] as const) : []),
+  ];
+  const begin = async (planned?: KeptPlan) => {
     const inspectionId = newId();
-    const circumstances: Circumstance[] = [
-      ...(dark ? (['dark'] as const) : []),
-      ...(wet ? (['wet'] as const) : []),
-      ...(freezing ? (['freezing'] as const) : []),
-      ...(passengers ? (['passengers'] as const) : []),
-    ];
+    if (planned) await keepPlan(inspectionId, planned);
     const kept = await appendEntries([
       {
         inspectionId,
@@ -160,6 +172,7 @@ export function BeginScreen(props: BeginScreenProps) {
       <Body>
         {t('begin.checks', { count: plan.checks, stops: plan.stops, minutes: plan.minutes })}
       </Body>
+      <Button title={t('plan.open')} disabled={!possible} onPress={() => setPlanning(true)} />
       <Card>
         <Heading level={2}>{t('begin.carry')}</Heading>
         <Body>
@@ -226,6 +239,15 @@ export function BeginScreen(props: BeginScreenProps) {
       />
       <Field label={t('begin.place')} value={place} onChange={setPlace} maxLength={120} />
       <Soft>{t('guide')}</Soft>
+      {planning ? (
+        <PlanSheet
+          units={plan.units}
+          phase={phase}
+          circumstances={circumstances}
+          onWalk={(planned) => void begin(planned)}
+          onClose={() => setPlanning(false)}
+        />
+      ) : null}
     </Screen>
   );
 }

@@ -205,6 +205,7 @@ export function WalkBoard(props: WalkBoardProps) {
       rig={rig}
       label={t('walk.drawing', { count: stops.length })}
       stops={beads}
+      way={walk.stale ? undefined : walk.way}
       currentStop={stop.key}
       spot={spot}
       weak={weak}
@@ -254,6 +255,7 @@ export function WalkBoard(props: WalkBoardProps) {
               {stop.zone.title}
             </Heading>
           </View>
+          {walk.stale ? <Body className="px-4">{t('plan.stale')}</Body> : null}
           {wide || openHere < stop.instances.length ? null : (
             <StopCautions cautions={stop.zone.cautions ?? []} stopKey={stop.key} />
           )}

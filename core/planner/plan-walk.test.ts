@@ -2,22 +2,18 @@ import fc from 'fast-check';
 import { catalogue, PHASES, type Circumstance, type Phase } from '../catalogue';
 import { composeRig, type Rig, type Unit } from '../rig';
 import { trailer, truck } from '../testing';
+import { DIRECTIONS, FIRSTS, floorOf, USUAL_SCHOOL, type School } from '../planning';
 import {
   costOf,
   cutIntoBlocks,
-  DIRECTIONS,
   findPlanFaults,
-  FIRSTS,
-  floorOf,
   planWalk,
   searchExactly,
   searchOrder,
   USUAL_PACE,
-  USUAL_SCHOOL,
   walkThrough,
   type Outset,
   type PlanRequest,
-  type School,
 } from '.';
 
 let number = 0;

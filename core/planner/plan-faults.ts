@@ -2,7 +2,7 @@ import type { Rig } from '../rig';
 import { alongWay, layGround, SIDE_BY_SIDE } from './ground';
 import type { Plan } from './plan-walk';
 import { isStanding, requirementOf } from './requirement';
-import { rankOf } from './school';
+import { rankOf } from '../planning';
 import { USUAL_PACE, type PaceSettings } from './settings';
 import type { Outset } from './walk-through';
 

@@ -46,6 +46,3 @@ export const USUAL_PACE: PaceSettings = {
   coolDown: 1800,
   stepBack: 1.2,
 };
-
-/** Share of the working seconds that a brisk person needs, and how fast that person walks. */
-export const BRISK = { work: 0.6, walking: 1.6 } as const;

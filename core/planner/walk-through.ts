@@ -2,7 +2,7 @@ import type { Phase } from '../catalogue';
 import type { Task } from './blocks';
 import { legBetween, type Spot } from './ground';
 import { wantOf, WANT } from './want';
-import type { School } from './school';
+import type { School } from '../planning';
 import type { PaceSettings } from './settings';
 
 /** Something that is done to the vehicle between two checks. */

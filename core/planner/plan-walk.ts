@@ -2,11 +2,11 @@ import type { Circumstance, Need, Phase } from '../catalogue';
 import type { CheckInstance, Rig } from '../rig';
 import { cutIntoBlocks, type Block, type Task } from './blocks';
 import { findHelperless } from './helper';
-import type { Stop } from './order-walk';
+import { USUAL_SCHOOL, type School, type Stop } from '../planning';
 import { isStanding, type Requirement } from './requirement';
-import { USUAL_SCHOOL, type School } from './school';
 import { searchOrder } from './search';
 import { USUAL_PACE, type PaceSettings } from './settings';
+import { wayOf, type Point } from './way';
 import { walkThrough, type Happening, type Outset, type Totals } from './walk-through';
 
 export interface PlanRequest {
@@ -48,11 +48,15 @@ export interface PlannedStop extends Stop {
   readonly at: number;
   readonly seconds: number;
   readonly because: Because;
+  /** Key of its first block, by which a hand may move it. */
+  readonly block: string;
 }
 
 export interface Plan {
   readonly stops: readonly PlannedStop[];
   readonly happenings: readonly Happening[];
+  /** The line that the feet make, metres of the rig's frame. */
+  readonly way: readonly Point[];
   readonly totals: Totals;
   /** The same checks on the same model in the order of the catalogue. */
   readonly catalogueOrder: Totals;
@@ -104,6 +108,7 @@ export function planWalk(request: PlanRequest): Plan {
   return {
     stops: toStops(task, happenings),
     happenings,
+    way: wayOf(happenings, task.ground),
     totals,
     catalogueOrder: walkInCatalogueOrder(rig, school, pace, outset),
     school,
@@ -201,6 +206,7 @@ function toStops({ blocks }: Task, happenings: readonly Happening[]): PlannedSto
       at: happening.at,
       seconds: happening.seconds,
       because: reasonOf(block, waits, happenings, index, blocks),
+      block: block.key,
     });
   });
   return stops;

@@ -2,7 +2,7 @@ import { ROUNDS } from '../catalogue';
 import type { Task } from './blocks';
 import { alongWay } from './ground';
 import { isStanding } from './requirement';
-import { rankOf, type School } from './school';
+import { rankOf, type School } from '../planning';
 import type { PaceSettings } from './settings';
 import { modelOf, type Model, type Outset } from './walk-through';
 
@@ -25,7 +25,7 @@ export interface Question {
 }
 
 /** Steps of the model that the search may spend; more blocks get fewer orders tried, not more time. */
-const STEPS = { least: 160_000, perBlock: 7_000, most: 900_000 };
+const STEPS = { least: 120_000, perBlock: 7_000, most: 900_000 };
 
 /**
  * A good order: built by always doing next what costs least, from several beginnings, then mended by moving single

@@ -1,8 +1,8 @@
 import type { CheckInstance, Rig, RigZone } from '../rig';
 import { alongWay, layGround, SIDE_BY_SIDE, type Ground, type Spot } from './ground';
-import { orderWalk } from './order-walk';
+import { orderWalk } from '../planning';
 import { isStanding, nameOf, requirementOf, type Requirement } from './requirement';
-import { rankOf, type School } from './school';
+import { rankOf, type School } from '../planning';
 import type { PaceSettings } from './settings';
 
 /** Checks that are done standing in one place while the vehicle is in one state. */

@@ -1,5 +1,5 @@
 import type { Rig, RigZone } from '../rig';
-import type { Direction } from './school';
+import type { Direction } from '../planning';
 import type { PaceSettings } from './settings';
 
 export type Level = 'ground' | 'bay' | 'cab' | 'aboard' | 'deck';
@@ -21,6 +21,8 @@ export interface Ground {
   readonly seat: Spot;
   readonly wheel: Spot;
   readonly corner: Spot;
+  /** Metres along the way round at which it turns. */
+  readonly corners: readonly number[];
   /** The point of the way round at so many metres, in the rig's frame. */
   readonly pointAt: (ring: number) => { readonly x: number; readonly y: number };
 }
@@ -91,6 +93,7 @@ export function layGround(rig: Rig, { aside }: PaceSettings): Ground {
     seat,
     wheel: { ...seat, level: 'ground' },
     corner: { level: 'ground', ring: 0, x: -aside, y: -side },
+    corners: [0, long, long + wide, 2 * long + wide],
     pointAt,
   };
 }

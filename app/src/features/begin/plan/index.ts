@@ -1,0 +1,1 @@
+export { PlanSheet } from './plan-sheet';

@@ -1,0 +1,87 @@
+import { catalogue, type Circumstance, type Phase } from '@nazar/core/catalogue';
+import { withHouse, type HouseContent } from '@nazar/core/house';
+import {
+  planWalk,
+  type Because,
+  type Happening,
+  type Plan,
+  type Totals,
+} from '@nazar/core/planner';
+import type { KeptStop, School } from '@nazar/core/planning';
+import { composeRig, type Unit } from '@nazar/core/rig';
+import { expose } from 'comlink';
+
+export interface PlanQuestion {
+  readonly units: readonly Unit[];
+  readonly phase: Phase;
+  readonly circumstances: readonly Circumstance[];
+  readonly content: HouseContent;
+  readonly school: School;
+  /** Somebody has started the engine already. */
+  readonly running: boolean;
+  /** Stops in an order that was set by hand. */
+  readonly fixed: readonly string[];
+}
+
+export interface PlannedStopLine extends KeptStop {
+  /** Seconds since the beginning. */
+  readonly at: number;
+  readonly seconds: number;
+  readonly because: Because;
+  /** What the planner calls the first thing that is done here. */
+  readonly block: string;
+}
+
+/** A plan as it comes out of the worker: without the rig, which the page has already. */
+export interface PlanAnswer {
+  readonly stops: readonly PlannedStopLine[];
+  readonly happenings: readonly Happening[];
+  readonly way: Plan['way'];
+  readonly totals: Totals;
+  readonly catalogueOrder: Totals;
+  readonly carry: readonly string[];
+  readonly helperless: readonly string[];
+}
+
+export type Planned =
+  | { readonly ok: true; readonly plan: PlanAnswer }
+  /** The content contradicts itself, or the units make no rig; a sentence that names where. */
+  | { readonly ok: false; readonly sentence: string };
+
+export function plan(question: PlanQuestion): Planned {
+  const { units, phase, circumstances, content, school, running, fixed } = question;
+  try {
+    const rig = composeRig({
+      units,
+      phase,
+      circumstances,
+      catalogue: withHouse(catalogue, content),
+    });
+    const made = planWalk({ rig, phase, circumstances, school, running, fixed });
+    return {
+      ok: true,
+      plan: {
+        stops: made.stops.map(({ key, zone, instances, at, seconds, because, block }) => ({
+          key,
+          zone: zone.key,
+          checks: instances.map((instance) => instance.key),
+          at,
+          seconds,
+          because,
+          block,
+        })),
+        happenings: made.happenings,
+        way: made.way,
+        totals: made.totals,
+        catalogueOrder: made.catalogueOrder,
+        carry: made.carry,
+        helperless: made.helperless.map(({ key }) => key),
+      },
+    };
+  } catch (error) {
+    if (error instanceof RangeError) return { ok: false, sentence: error.message };
+    throw error;
+  }
+}
+
+expose({ plan });
