@@ -177,6 +177,10 @@ for (const scheme of ['dark', 'light'] as const) {
       await page.getByRole('button', { name: unit }).click();
     await look(page, 'rig builder');
     await button(page, 'Walk round it').click();
+    await button(page, 'Plan the walk').click();
+    await expect(page.getByRole('heading', { name: /on foot/ })).toBeVisible();
+    await look(page, 'plan');
+    await page.keyboard.press('Escape');
     await button(page, 'Begin the walk').click();
     await button(page, 'All stops').click();
     await page.getByRole('button', { name: /Plow controls/ }).click();

@@ -135,3 +135,46 @@ test('pictures of a sign-out', async ({ page, browser }) => {
   await take(desk, 'desk');
   await context.close();
 });
+
+test('pictures of a plan and of what a depot asks', async ({ page, browser }) => {
+  await signIn(page, 'Arvid Noll');
+  const { rigs } = await (await page.context().request.get(address('/api/reference'))).json();
+  const rig = rigs.find(({ title }: { title: string }) => title.startsWith('226'));
+  await page.goto(address(`/begin?rig=${rig.id}&phase=pre-trip`));
+  await button(page, 'Dark').click();
+  await page.getByLabel(/^Temperature/).fill('10');
+  await button(page, 'Plan the walk').click();
+  await expect(page.getByRole('heading', { name: /on foot/ })).toBeVisible();
+  await take(page, 'plan');
+  const context = await browser.newContext({
+    viewport: { width: 390, height: 844 },
+    colorScheme: 'light',
+  });
+  const office = await context.newPage();
+  await signIn(office, 'Karl Viken');
+  const content = {
+    version: 0,
+    modules: [],
+    off: [
+      { check: 'school-bus.cab.radio', reason: 'No radio in ours, the phone is used', scope: {} },
+    ],
+    own: [],
+    stricter: [
+      {
+        check: 'school-bus.tyre.tread-steer',
+        side: 'below',
+        value: 6,
+        unit: '32nds',
+        reason: 'Children aboard in winter',
+        scope: {},
+      },
+    ],
+  };
+  await office
+    .context()
+    .request.put(address('/api/content'), { data: { basedOn: 0, words: 'For winter', content } });
+  await office.goto(address('/content'));
+  await expect(office.getByText('Children aboard in winter', { exact: false })).toBeVisible();
+  await take(office, 'content');
+  await context.close();
+});

@@ -13,6 +13,7 @@ export {
   type UnreadRepair,
 } from './assess';
 export { findShort, type Short } from './contents';
+export { findHasty, findStays, type Stay } from './haste';
 export { permitEvent, type Refusal } from './permit';
 export { policiesOfWalk } from './policies-of-walk';
 export { withFault } from './with-fault';

@@ -1,5 +1,11 @@
 import type { SwitchedOffCheck } from '../catalogue';
-import type { Assessment, Inspection, InstanceAssessment } from '../inspection';
+import {
+  findHasty,
+  findStays,
+  type Assessment,
+  type Inspection,
+  type InstanceAssessment,
+} from '../inspection';
 import { decideVerdict, dueOf, type Policy } from '../grading';
 import type { CheckInstance, Rig } from '../rig';
 import {
@@ -90,6 +96,7 @@ export function buildReport(request: BuildReportRequest): Report {
     signedAt: iso(signed.at),
     driver: request.driver,
     odometer: findOdometer(inspection, instances),
+    pace: toPace(request),
     answers: instances.flatMap((instance) => toAnswer(instance, request)),
     defects: instances.flatMap((instance) => toDefect(instance, request)),
     carried: findings
@@ -116,6 +123,20 @@ export function buildReport(request: BuildReportRequest): Report {
     },
     signature: signed.signature,
   });
+}
+
+function toPace({ inspection, rig, unitId }: BuildReportRequest): Report['pace'] {
+  const stays = findStays(inspection, rig).filter((stay) => stay.unitId === unitId);
+  const round = (seconds: number) => Math.round(seconds * 10) / 10;
+  return {
+    stops: stays.length,
+    hasty: findHasty(stays).map(({ title, checks, seconds, floor }) => ({
+      title,
+      checks,
+      seconds: round(seconds),
+      floor: round(floor),
+    })),
+  };
 }
 
 function toNotAsked(off: readonly SwitchedOffCheck[] | undefined): Report['notAsked'] {

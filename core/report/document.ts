@@ -128,6 +128,17 @@ export interface Report {
   readonly signedAt: string;
   readonly driver: { readonly id: string; readonly name: string };
   readonly odometer?: number;
+  /** How the time was spent on this unit; missing in reports of before. */
+  readonly pace?: {
+    readonly stops: number;
+    /** Stops that were answered faster than they can be walked. Seconds. */
+    readonly hasty: readonly {
+      readonly title: string;
+      readonly checks: number;
+      readonly seconds: number;
+      readonly floor: number;
+    }[];
+  };
   readonly answers: readonly ReportAnswer[];
   readonly defects: readonly ReportDefect[];
   readonly carried: readonly {

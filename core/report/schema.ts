@@ -152,6 +152,17 @@ const report = shape(
   },
   {
     odometer: { type: 'number', description: 'metres' },
+    pace: shape({
+      stops: { type: 'integer' },
+      hasty: list(
+        shape({
+          title: text,
+          checks: { type: 'integer' },
+          seconds: { type: 'number' },
+          floor: { type: 'number' },
+        }),
+      ),
+    }),
     house: { type: 'integer' },
     notAsked: list(shape({ title: text, reason: text })),
     rig: shape({

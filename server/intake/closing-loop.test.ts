@@ -1,5 +1,14 @@
 import type { AnyEvent, Payloads } from '@nazar/core/inspection';
-import { faultOf, instanceOf, makeRig, signature, trailer, walkSound } from '@nazar/core/testing';
+import {
+  begunOf,
+  faultOf,
+  instanceOf,
+  makeLog,
+  makeRig,
+  signature,
+  trailer,
+  walkSound,
+} from '@nazar/core/testing';
 import { v4 as anyId } from 'uuid';
 import { inOrganisation } from '../store/connection';
 import {
@@ -391,4 +400,27 @@ describe('what first', () => {
     }
     expect(ids).toEqual(body.defects.map(({ id }: { id: string }) => id));
   });
+});
+
+it('a defect of a walk that nobody signed is certified once a signed walk has found it again', async () => {
+  const defectId = anyId();
+  const log = makeLog();
+  log.add('begun', begunOf(rig));
+  log.add('faulted', faultOf(nuts, 'nut-streak', { defectId }));
+  const left = asWalkOf(tove, log.events, Date.now() - 60_000 - log.events[0].at);
+  await server.send(tove, left);
+  const unsigned = left[0].inspectionId;
+  const now = () => Date.now();
+  const payload = { defectId, outcome: 'repaired' as const, words: 'Nut renewed', signature };
+  const sign = async () => {
+    const [answer] = await server.send(rasmus, [
+      eventAfter(rasmus, unsigned, 'certified', payload, now()),
+    ]);
+    return answer;
+  };
+  expect(await sign()).toMatchObject({ status: 'refused', code: 'not-sealed' });
+  // Worse than it was said to be, as it happens.
+  await walk(withFault(nuts, 'nut-one', defectId));
+  expect(await sign()).toMatchObject({ status: 'stored' });
+  expect(await rowOf(defectId)).toMatchObject({ status: 'repaired' });
 });

@@ -16,7 +16,7 @@ import {
   type DefectRecord,
 } from '@nazar/core/repair';
 import type { Knex } from 'knex';
-import { stepsOfDefect } from '../store/defect-steps';
+import { isFoundAgainSigned, stepsOfDefect } from '../store/defect-steps';
 import { findDefect } from '../store/defects';
 import type { Bearing, Rules } from '../store/open-inspection';
 import { listOutings, lockUnits } from '../store/outings';
@@ -53,10 +53,24 @@ type Answer = Refused | undefined;
  * answered at once; what must be looked up in the database is promised.
  */
 export function findRefusal(held: Held, event: InspectionEvent): Answer | Promise<Answer> {
-  const { person, inspection, units } = held;
+  const { person, inspection } = held;
   if (event.actorId !== person.id) return { code: 'other-person' };
   const refusal = permitEvent(inspection, event);
+  if (refusal === 'not-sealed' && 'defectId' in event.payload) {
+    const { defectId } = event.payload;
+    // A defect that a signed walk has found again is no matter of the unsigned one any more.
+    if (defectId !== undefined)
+      return isFoundAgainSigned(held.trx, defectId).then((found) =>
+        found ? refuseByKind(held, event) : { code: refusal },
+      );
+  }
   if (refusal) return { code: refusal };
+  return refuseByKind(held, event);
+}
+
+/** What the log itself permits, held against units, people and the database. */
+function refuseByKind(held: Held, event: InspectionEvent): Answer | Promise<Answer> {
+  const { person, units } = held;
   if (event.type === 'begun') return refuseBegun(held, event.payload);
   if (units.some((unit) => unit.depotId !== person.depotId)) return { code: 'unit-not-yours' };
   if ('key' in event.payload && !units.some((unit) => keyOfUnit(event.payload, unit)))

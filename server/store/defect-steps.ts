@@ -65,6 +65,17 @@ export async function stepsOfDefect(trx: Knex, defectId: string): Promise<Defect
   }));
 }
 
+/** Whether a signed walk has reported a defect or found it again. */
+export async function isFoundAgainSigned(trx: Knex, defectId: string): Promise<boolean> {
+  const found = await trx('defect_steps as s')
+    .join('inspections as i', 'i.id', 's.inspection_id')
+    .where('s.defect_id', defectId)
+    .whereIn('s.kind', ['reported', 'confirmed', 'worsened'])
+    .whereNotNull('i.signed_at')
+    .first('s.id');
+  return found !== undefined;
+}
+
 /** Links a defect to the repair that did not hold, and marks that repair. */
 export async function linkReturn(trx: Knex, defectId: string, repairOf: string): Promise<void> {
   await trx('defects').where({ id: defectId }).update({ return_of: repairOf });

@@ -391,6 +391,8 @@ export const en = {
     keep: 'Keep',
   },
   sign: {
+    hasty:
+      'It stands in the report beside the stop. Nobody is accused; look again where you want to.',
     title: 'Verdict',
     conditions: 'Conditions to keep',
     nothing: 'No fault found.',
@@ -422,6 +424,10 @@ export const en = {
     sound: '{{sound}} of {{total}} checks sound',
     faults: 'Faults',
     readings: 'Readings',
+    paceFine: 'Every stop took the time that it needs.',
+    hasty_one: '{{count}} of {{stops}} stops was answered faster than it can be walked.',
+    hasty_other: '{{count}} of {{stops}} stops were answered faster than they can be walked.',
+    hastyStop: '{{title}}: {{checks}} checks in {{seconds}} s; a brisk walk takes {{floor}} s',
     counted: 'Counted',
     notAsked: 'Not asked by house rules',
     countedOf: '{{found}} of {{expected}}',
@@ -612,6 +618,13 @@ export const en = {
     calendarWhy:
       'Anybody who has the address sees what is due when. A new address makes the former one useless.',
     renew: 'Make an address',
+  },
+  recheck: {
+    title: 'Load and wheels, under way',
+    due: 'Look again by {{when}}, or within {{distance}} of the last look, whichever comes first.',
+    late: 'It was due {{when}}. Stop where it is safe and look.',
+    also: 'At a reload and at a change of driver it is looked at whatever the clock says (49 CFR 392.9).',
+    now: 'Look now',
   },
   plan: {
     open: 'Plan the walk',

@@ -6,7 +6,7 @@ import { dumpSpreaderBody } from './dump-spreader-body';
 import { aerialLadder } from './fire/aerial';
 import { firePumper } from './fire/fire-pumper';
 import { hydraulicTruck } from './hydraulic-truck';
-import { columnLift, railLift } from './lift-gates';
+import { columnLift } from './column-lift';
 import { lightUtility } from './light-utility';
 import { loaderCrane } from './loader-crane';
 import { mobileCrane } from './machines/mobile-crane';
@@ -14,9 +14,10 @@ import { trackedDigger } from './machines/tracked-digger';
 import { offRoadTruck } from './off-road-truck';
 import { passengerLift } from './passenger-lift';
 import { platformBody } from './platform-body';
-import { frontPlow, underbodyBlade, wingPlow } from './plows';
+import { frontPlow } from './front-plow';
 import { powerTakeOff } from './power-take-off';
-import { spreader, wettingSystem } from './spreader';
+import { railLift } from './rail-lift';
+import { spreader } from './spreader';
 import { straightTruck } from './straight-truck';
 import { tagTrailer } from './tag-trailer';
 import { roadTractor } from './tractors/road-tractor';
@@ -25,7 +26,10 @@ import { converterDolly } from './trailers/converter-dolly';
 import { lowboy } from './trailers/lowboy';
 import { semiTrailer } from './trailers/semi-trailer';
 import { tiltTrailer } from './trailers/tilt-trailer';
+import { underbodyBlade } from './underbody-blade';
+import { wettingSystem } from './wetting-system';
 import { winch } from './winch';
+import { wingPlow } from './wing-plow';
 
 /**
  * The catalogue that ships. A version is immutable once a walk has used it: any

@@ -65,6 +65,7 @@ export function ReportBody({ file }: { readonly file: ReportFile }) {
             : ''}
         </Soft>
         <Body>{t('report.sound', { sound, total: report.answers.length })}</Body>
+        {report.pace ? <PaceLines pace={report.pace} /> : null}
       </Card>
       <Card>
         <Heading level={2}>{t('report.may')}</Heading>
@@ -249,4 +250,27 @@ function toCountWords(
 ): string {
   const words = `${title} ${t('report.countedOf', { found, expected })}`;
   return until ? `${words} (${t('report.goodUntil', { until })})` : words;
+}
+
+/** Stops that were faster than they can be walked; said plainly, and nobody is accused. */
+function PaceLines({ pace }: { readonly pace: NonNullable<Report['pace']> }) {
+  const t = useWords();
+  if (pace.hasty.length === 0) return <Soft>{t('report.paceFine')}</Soft>;
+  return (
+    <>
+      <Body className="font-thick">
+        {t('report.hasty', { count: pace.hasty.length, stops: pace.stops })}
+      </Body>
+      {pace.hasty.map(({ title, checks, seconds, floor }) => (
+        <Soft key={`${title} ${seconds}`}>
+          {t('report.hastyStop', {
+            title,
+            checks,
+            seconds: Math.round(seconds),
+            floor: Math.round(floor),
+          })}
+        </Soft>
+      ))}
+    </>
+  );
 }

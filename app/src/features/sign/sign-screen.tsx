@@ -1,6 +1,12 @@
 import type { Capability } from '@nazar/core/catalogue';
 import { findObjections, type Finding } from '@nazar/core/grading';
-import { circumstancesOf, neededOf, type Stroke } from '@nazar/core/inspection';
+import {
+  circumstancesOf,
+  findHasty,
+  findStays,
+  neededOf,
+  type Stroke,
+} from '@nazar/core/inspection';
 import { useCallback, useState } from 'react';
 import { View } from 'react-native';
 import { Bead, Body, Button, Card, Columns, Heading, Screen, SignaturePad, Soft } from '@/design';
@@ -38,6 +44,8 @@ export function SignScreen({ inspectionId, onSealed, onBack }: SignScreenProps) 
   const { assessment, inspection, rig } = walk;
   const { verdict, missing, findings } = assessment;
   const { begun } = inspection;
+  const stays = findStays(inspection, rig);
+  const hasty = findHasty(stays);
   const objections = findObjections({
     verdict,
     findings,
@@ -141,6 +149,14 @@ export function SignScreen({ inspectionId, onSealed, onBack }: SignScreenProps) 
                 {verdict.conditions.map((words) => (
                   <Body key={words}>{words}</Body>
                 ))}
+              </Card>
+            ) : null}
+            {hasty.length > 0 ? (
+              <Card>
+                <Body className="font-thick">
+                  {t('report.hasty', { count: hasty.length, stops: stays.length })}
+                </Body>
+                <Soft>{t('sign.hasty')}</Soft>
               </Card>
             ) : null}
             {missing.length === 0 ? (

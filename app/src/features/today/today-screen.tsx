@@ -14,6 +14,7 @@ import {
   useSession,
   type Reference,
 } from '@/state';
+import { LoadRecheck } from './load-recheck';
 import { OtherWalks } from './other-walks';
 import { RigPanel } from './rig-panel';
 
@@ -116,11 +117,18 @@ export function TodayScreen(props: TodayScreenProps) {
           onLeave={props.onLeave}
           onApart={() => void apart(rig.id)}
           otherWalks={
-            <OtherWalks
-              rig={rig}
-              reference={reference}
-              onBegin={(phase) => props.onBegin(rig.id, phase)}
-            />
+            <>
+              <LoadRecheck
+                rig={rig}
+                reference={reference}
+                onBegin={() => props.onBegin(rig.id, 'under-way')}
+              />
+              <OtherWalks
+                rig={rig}
+                reference={reference}
+                onBegin={(phase) => props.onBegin(rig.id, phase)}
+              />
+            </>
           }
         />
       ) : choice === undefined ? null : (

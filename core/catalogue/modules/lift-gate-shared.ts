@@ -1,18 +1,18 @@
 import { hydraulicChecks, neverFeel } from '../shared/hydraulics';
-import type { Check, Module, Procedure } from '../types';
-import { caution, check, faultsOf, leak, module, rect } from '../write';
+import type { Check, Procedure } from '../types';
+import { caution, check, faultsOf, leak } from '../write';
 
-const { stops, repairs, watches } = faultsOf('lift', ['lift-gate']);
+export const { stops, repairs, watches } = faultsOf('lift', ['lift-gate']);
 const road = faultsOf('lift', ['road', 'lift-gate']);
 const under = caution('DANGER', 'Never stand or reach under a platform that is not on the ground.');
-const feet = caution(
+export const feet = caution(
   'WARNING',
   'Feet and hands off the edges while it moves. Stand where you see all of it.',
 );
 const needed = (because: string) => [{ needed: 'lift-gate', harm: 'stop', because } as const];
 
 /** What rail, tuck-under and column lifts share. */
-function liftChecks(p: string): Check[] {
+export function liftChecks(p: string): Check[] {
   return [
     ...hydraulicChecks({ prefix: p, zone: 'rear', takes: ['lift-gate'], of: 'of the lift' }),
     check({
@@ -242,7 +242,7 @@ function liftChecks(p: string): Check[] {
   ];
 }
 
-const stowCycle = (p: string, title: string, more: Procedure['steps']): Procedure => ({
+export const stowCycle = (p: string, title: string, more: Procedure['steps']): Procedure => ({
   id: `${p}.cycle.procedure`,
   title,
   check: `${p}.cycle`,
@@ -275,7 +275,7 @@ const stowCycle = (p: string, title: string, more: Procedure['steps']): Procedur
   ],
 });
 
-const cycleCheck = (p: string, title: string): Check =>
+export const cycleCheck = (p: string, title: string): Check =>
   check({
     id: `${p}.cycle`,
     title,
@@ -298,7 +298,7 @@ const cycleCheck = (p: string, title: string): Check =>
     why: 'It fails at the customer’s door, with a load on it.',
   });
 
-const liftZones = [
+export const liftZones = [
   { id: 'rear', title: 'Rear end', round: 'outside', x: 0.9, y: -1 },
   {
     id: 'lift-controls',
@@ -309,253 +309,3 @@ const liftZones = [
     cautions: [under, feet],
   },
 ] as const;
-
-const rail: Check[] = [
-  ...liftChecks('rail-lift'),
-  check({
-    id: 'rail-lift.sliders',
-    title: 'Look at sliders and guards in the rails',
-    zone: 'rear',
-    method: 'look',
-    seconds: 9,
-    criterion: 'Guards on, rails straight and clean.',
-    symptoms: [
-      stops('slider-broken', 'Slider or guard broken'),
-      repairs('rail-dirty', 'Packed with dirt or ice'),
-    ],
-    fixes: ['Clear it'],
-    why: 'A jammed slider lifts one side only.',
-  }),
-  check({
-    id: 'rail-lift.chains',
-    title: 'Look at lift chains or cables',
-    zone: 'rear',
-    method: 'look',
-    phases: ['pre-trip', 'weekly'],
-    seconds: 9,
-    criterion: 'Even, no stiff link, no broken wire.',
-    symptoms: [
-      stops('chain-damaged', 'Link cracked or wire broken'),
-      repairs('chain-uneven', 'Uneven tension'),
-    ],
-    why: 'Both sides hang on them.',
-  }),
-  check({
-    id: 'rail-lift.motor-guard',
-    title: 'Look at the motor guard',
-    zone: 'rear',
-    method: 'look',
-    seconds: 5,
-    criterion: 'On, bolted.',
-    symptoms: [repairs('guard-off', 'Loose or missing')],
-    why: 'Wires and chain run behind it.',
-  }),
-  check({
-    id: 'rail-lift.footstep',
-    title: 'Shake the footstep',
-    zone: 'rear',
-    method: 'shake',
-    seconds: 5,
-    criterion: 'Tight and rough.',
-    symptoms: [repairs('footstep-loose', 'Loose or bent')],
-    why: 'One steps on it backwards.',
-  }),
-  check({
-    id: 'rail-lift.stops',
-    title: 'Look at bumpers and stops',
-    zone: 'rear',
-    method: 'look',
-    seconds: 5,
-    criterion: 'Rubber there, stops not bent.',
-    symptoms: [repairs('bumper-gone', 'Missing or bent')],
-    why: 'Without them it beats on the frame all day.',
-  }),
-  cycleCheck('rail-lift', 'Run the lift: down, out, unfold, up to the floor, stow'),
-];
-
-/** Rail, tuck-under or stow-away lift at the rear. */
-export const railLift: Module = module({
-  id: 'liftgate-rail',
-  title: 'Liftgate, rail or tuck-under',
-  build: 'fitted',
-  vehicleClass: 'goods',
-  length: 0.6,
-  width: 2.4,
-  height: 1.2,
-  capabilities: ['lift-gate'],
-  mountsOn: { sort: 'rear-gate', x: 0 },
-  requires: ['charging-lead'],
-  specification: [{ id: 'liftRatedLoad', title: 'Rated load of the lift', kind: 'mass' }],
-  zones: [...liftZones],
-  shapes: [rect('platform', 0.05, -1.1, 0.45, 2.2, 0.05)],
-  checks: rail,
-  procedures: [
-    stowCycle('rail-lift', 'Liftgate through its cycle', [
-      { id: 'unlatch', say: 'Unhook the transit latch.', fails: [] },
-      {
-        id: 'down',
-        say: 'Down a little, swing or slide it out.',
-        see: 'Free, no drag.',
-        withinSeconds: 15,
-        fails: ['cycle-jerks', 'cycle-dead'],
-      },
-      {
-        id: 'unfold',
-        say: 'Unfold the platform and the ramp.',
-        see: 'Hinges free, lies flat.',
-        fails: ['cycle-uneven'],
-      },
-      {
-        id: 'ground',
-        say: 'Lower it to the ground.',
-        see: 'Both corners touch together.',
-        withinSeconds: 20,
-        fails: ['cycle-jerks', 'cycle-slow'],
-      },
-      { id: 'stops', say: 'Raise the cart stops.', see: 'They hold.', fails: [] },
-      {
-        id: 'floor',
-        say: 'Raise it to the floor, empty.',
-        see: 'Level with the floor.',
-        withinSeconds: 25,
-        fails: ['cycle-slow', 'cycle-uneven'],
-      },
-      {
-        id: 'hold',
-        say: 'Let go. Watch.',
-        see: 'Stays at the floor.',
-        holdSeconds: 30,
-        fails: ['cycle-drifts'],
-      },
-      {
-        id: 'stow',
-        say: 'Lower, refold, stow, power it up tight against the stops.',
-        see: 'Latch upright.',
-        fails: ['cycle-dead', 'cycle-jerks'],
-      },
-    ]),
-  ],
-  services: [
-    { id: 'rail-lift.service', title: 'Liftgate: oil, grease, battery test', every: { days: 91 } },
-  ],
-});
-
-const column: Check[] = [
-  ...liftChecks('column-lift'),
-  check({
-    id: 'column-lift.columns',
-    title: 'Look at both columns and their slides',
-    zone: 'rear',
-    method: 'look',
-    seconds: 10,
-    criterion: 'Straight, clean, slides whole.',
-    symptoms: [stops('column-bent', 'Bent or cracked'), repairs('slide-worn', 'Slide worn')],
-    why: 'A dock bends them unseen.',
-  }),
-  check({
-    id: 'column-lift.torsion',
-    title: 'Fold platform and extension by hand',
-    zone: 'rear',
-    method: 'operate',
-    seconds: 12,
-    criterion: 'Torsion assist carries it; one hand is enough.',
-    symptoms: [
-      stops('torsion-broken', 'Falls or cannot be lifted by one'),
-      repairs('torsion-weak', 'Heavy'),
-    ],
-    cautions: [feet],
-    why: 'A platform that falls breaks a foot.',
-  }),
-  check({
-    id: 'column-lift.level-ride',
-    title: 'Watch that it rides level',
-    zone: 'lift-controls',
-    method: 'look',
-    needs: ['area-clear'],
-    seconds: 12,
-    criterion: 'Level all the way up.',
-    symptoms: [stops('rides-tilted', 'Tilts outward'), repairs('rides-uneven', 'A little uneven')],
-    why: 'Tilted outward, a pallet jack rolls.',
-  }),
-  check({
-    id: 'column-lift.ground-tilt',
-    title: 'Watch the tilt at the ground',
-    zone: 'lift-controls',
-    method: 'operate',
-    needs: ['area-clear'],
-    seconds: 10,
-    criterion: 'Tilts to a ramp at the ground and back before it rises.',
-    symptoms: [repairs('tilt-dead', 'Does not tilt or return')],
-    why: 'Without it the wheel hits a step.',
-  }),
-  check({
-    id: 'column-lift.hydraulic-lock',
-    title: 'Look at the hydraulic lock',
-    zone: 'lift-controls',
-    method: 'operate',
-    needs: ['area-clear'],
-    seconds: 12,
-    criterion: 'Cannot be lowered with the switch off.',
-    symptoms: [stops('lock-dead', 'Can be lowered with the switch off')],
-    why: 'It holds when a hose bursts.',
-  }),
-  cycleCheck('column-lift', 'Run the lift: unfold, down, up to the floor, fold'),
-];
-
-/** Column or folding lift. */
-export const columnLift: Module = module({
-  id: 'liftgate-column',
-  title: 'Liftgate, column or folding',
-  build: 'fitted',
-  vehicleClass: 'goods',
-  length: 0.35,
-  width: 2.5,
-  height: 2.4,
-  capabilities: ['lift-gate'],
-  mountsOn: { sort: 'rear-gate', x: 0 },
-  requires: ['charging-lead'],
-  specification: [{ id: 'liftRatedLoad', title: 'Rated load of the lift', kind: 'mass' }],
-  zones: [...liftZones],
-  shapes: [rect('platform', 0.05, -1.2, 0.25, 2.4, 0.04)],
-  checks: column,
-  procedures: [
-    stowCycle('column-lift', 'Liftgate through its cycle', [
-      { id: 'unlatch', say: 'Open the locks, hold the platform.', fails: [] },
-      {
-        id: 'unfold',
-        say: 'Fold platform and extension down.',
-        see: 'Assist carries it.',
-        fails: ['cycle-jerks'],
-      },
-      {
-        id: 'ground',
-        say: 'Lower it to the ground.',
-        see: 'Tilts to a ramp.',
-        withinSeconds: 20,
-        fails: ['cycle-slow', 'cycle-jerks'],
-      },
-      {
-        id: 'floor',
-        say: 'Raise it to the floor.',
-        see: 'Level all the way.',
-        withinSeconds: 25,
-        fails: ['cycle-slow', 'cycle-uneven'],
-      },
-      {
-        id: 'hold',
-        say: 'Let go. Watch.',
-        see: 'Stays at the floor.',
-        holdSeconds: 30,
-        fails: ['cycle-drifts'],
-      },
-      { id: 'fold', say: 'Fold it up and lock it.', see: 'Both locks in.', fails: ['cycle-dead'] },
-    ]),
-  ],
-  services: [
-    {
-      id: 'column-lift.service',
-      title: 'Liftgate: oil, grease, battery test',
-      every: { days: 91 },
-    },
-  ],
-});

@@ -1,0 +1,51 @@
+import { trailer, truck } from '@nazar/core/testing';
+import { fireEvent, render, screen } from '@testing-library/react';
+import '@/i18n';
+import type { Reference } from '@/state';
+import { LoadRecheck } from './load-recheck';
+
+const rig = { id: 'r', title: '214 with trailer 931', unitIds: [truck.id, trailer.id] };
+const MINUTE = 60_000;
+const ago = (minutes: number) => new Date(Date.now() - minutes * MINUTE).toISOString();
+
+function show(outMinutes: number | undefined, lookMinutes?: number, phase = 'under-way') {
+  const reference = {
+    units: [truck, trailer],
+    outings:
+      outMinutes === undefined
+        ? []
+        : [{ purpose: 'job', unitIds: rig.unitIds, outAt: ago(outMinutes) }],
+    lastReports:
+      lookMinutes === undefined ? [] : [{ unitId: trailer.id, phase, signedAt: ago(lookMinutes) }],
+  } as unknown as Reference;
+  const onBegin = jest.fn();
+  render(<LoadRecheck rig={rig} reference={reference} onBegin={onBegin} />);
+  return onBegin;
+}
+
+it('says nothing while the rig is in', () => {
+  show(undefined);
+  expect(screen.queryByRole('heading')).toBeNull();
+});
+
+it('is due within the first fifty miles, and leads to the look', () => {
+  const onBegin = show(10);
+  expect(screen.getByText(/^Look again by .* within 50 mi/)).toBeTruthy();
+  fireEvent.click(screen.getByRole('button', { name: 'Look now' }));
+  expect(onBegin).toHaveBeenCalled();
+});
+
+it('is due much later once it was looked at on this trip', () => {
+  show(100, 20);
+  expect(screen.getByText(/^Look again by .* within 150 mi/)).toBeTruthy();
+});
+
+it('says that it is late', () => {
+  show(100);
+  expect(screen.getByText(/^It was due .* Stop where it is safe and look\.$/)).toBeTruthy();
+});
+
+it('takes no walk before work for a look at the load', () => {
+  show(100, 20, 'pre-trip');
+  expect(screen.getByText(/^It was due/)).toBeTruthy();
+});

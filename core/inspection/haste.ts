@@ -1,0 +1,61 @@
+import { floorOf } from '../planning';
+import type { CheckInstance, Rig } from '../rig';
+import type { Inspection } from './fold';
+
+/** One stay at a stop, from the last answer before it to its own last answer. Seconds. */
+export interface Stay {
+  readonly zoneKey: string;
+  readonly title: string;
+  readonly unitId: string;
+  readonly checks: number;
+  readonly seconds: number;
+  /** A fast person doing nothing but these checks needs this long. */
+  readonly floor: number;
+}
+
+/**
+ * How long was stood at each stop, in the order in which the answers were given. It is worked out from the answers that
+ * stand; the time for an answer that was changed later counts where it was changed.
+ */
+export function findStays(inspection: Inspection, rig: Rig): Stay[] {
+  const { begun } = inspection;
+  if (!begun) return [];
+  const zones = new Map(rig.zones.map((zone) => [zone.key, zone]));
+  const instances = new Map(rig.instances.map((instance) => [instance.key, instance]));
+  // Answers of one moment stay in the order in which they were given.
+  const answered = [...inspection.answers]
+    .flatMap(([key, { at }]) => {
+      const instance = instances.get(key);
+      return instance ? [{ instance, at }] : [];
+    })
+    .sort((one, other) => one.at - other.at);
+  const stays: Stay[] = [];
+  let from = begun.at;
+  let index = 0;
+  while (index < answered.length) {
+    const { zoneKey } = answered[index].instance;
+    const here: CheckInstance[] = [];
+    let last = from;
+    while (index < answered.length && answered[index].instance.zoneKey === zoneKey) {
+      here.push(answered[index].instance);
+      last = answered[index].at;
+      index += 1;
+    }
+    const zone = zones.get(zoneKey);
+    stays.push({
+      zoneKey,
+      title: zone?.title ?? '',
+      unitId: here[0].unit.id,
+      checks: here.length,
+      seconds: Math.max(0, (last - from) / 1000),
+      floor: floorOf(here),
+    });
+    from = last;
+  }
+  return stays;
+}
+
+/** Stays that were faster than they can be walked. It accuses nobody: it is told to the driver at once. */
+export function findHasty(stays: readonly Stay[]): Stay[] {
+  return stays.filter(({ seconds, floor }) => seconds < floor);
+}
