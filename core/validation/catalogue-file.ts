@@ -1,3 +1,4 @@
+import { toText } from './to-text';
 import type { Catalogue, Module } from '../catalogue';
 import type { HouseContent } from '../house';
 import { findHouseFaults } from './house-faults';
@@ -76,13 +77,4 @@ function refuse(...faults: string[]): ReadFile {
 
 function idOf(module: unknown): unknown {
   return (module as { id?: unknown } | null)?.id;
-}
-
-/** The same content gives the same text, whatever the order in which it was written. */
-function toText(value: unknown): string {
-  return JSON.stringify(value, (_, each: unknown) =>
-    typeof each === 'object' && each !== null && !Array.isArray(each)
-      ? Object.fromEntries(Object.entries(each).sort(([a], [b]) => (a < b ? -1 : 1)))
-      : each,
-  );
 }

@@ -208,6 +208,40 @@ describe('a catalogue file', () => {
       /nut-one weighs less than stop/,
     ],
     [
+      'a wheel that is not asked',
+      change(({ places }) => ({ places: places.slice(1) })),
+      /of its places is gone/,
+    ],
+    [
+      'a combination that is gone',
+      change(() => ({ combinations: [] })),
+      /of its combinations is gone/,
+    ],
+    [
+      'a capability that is gone',
+      change(() => ({ capabilities: ['road'] })),
+      /capabilities is not as it ships/,
+    ],
+    [
+      'a need that is gone',
+      withCheck('truck.wheel.nuts', () => ({ needs: [] })),
+      /does not need .* any more/,
+    ],
+    [
+      'a limit of the unit that is gone',
+      withCheck('truck.tyre.pressure-steer', (each) => ({
+        reading: { ...each.reading, bands: [] },
+      })),
+      /its limit for .* is gone/,
+    ],
+    [
+      'a symptom that may suddenly be put right on the spot',
+      withCheck('truck.wheel.nuts', (each) => ({
+        symptoms: each.symptoms.map((symptom) => ({ ...symptom, fixable: true })),
+      })),
+      /nut-one is not as it ships/,
+    ],
+    [
       'a check asked more rarely',
       withCheck(TREAD, () => ({ when: ['dark'] })),
       /is asked only when dark/,

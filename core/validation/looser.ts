@@ -1,3 +1,4 @@
+import { toText } from './to-text';
 import { HARMS, type Band, type Check, type Module, type Symptom } from '../catalogue';
 import { toSi } from '../quantity';
 
@@ -7,7 +8,7 @@ import { toSi } from '../quantity';
  */
 export function findLooser(shipped: Module, brought: Module): string[] {
   const checks = new Map(brought.checks.map((check) => [check.id, check]));
-  return shipped.checks.flatMap((check) => {
+  const ofChecks = shipped.checks.flatMap((check) => {
     const other = checks.get(check.id);
     if (!other) return [`${check.id} is missing; switch it off with a reason instead`];
     return [
@@ -16,6 +17,47 @@ export function findLooser(shipped: Module, brought: Module): string[] {
       ...findWider(check, other),
     ].map((words) => `${check.id}: ${words}`);
   });
+  return [...findOtherBuild(shipped, brought), ...ofChecks];
+}
+
+/** How it is built and joined, and what it is for: a file changes what is asked, not what stands in the yard. */
+const BUILD = [
+  'build',
+  'vehicleClass',
+  'powered',
+  'airBrakes',
+  'length',
+  'width',
+  'height',
+  'capabilities',
+  'joints',
+  'mounts',
+  'mountsOn',
+  'gives',
+  'requires',
+  'specification',
+] as const satisfies readonly (keyof Module)[];
+
+/** Lists of which every entry must stay as it ships; others may be added. */
+const KEPT = [
+  'zones',
+  'places',
+  'combinations',
+  'procedures',
+  'contents',
+] as const satisfies readonly (keyof Module)[];
+
+function findOtherBuild(shipped: Module, brought: Module): string[] {
+  const built = BUILD.filter((field) => toText(shipped[field]) !== toText(brought[field])).map(
+    (field) => `${field} is not as it ships`,
+  );
+  const lists = KEPT.flatMap((field) => {
+    const there = new Set((brought[field] as readonly unknown[]).map(toText));
+    return (shipped[field] as readonly { readonly id: string }[])
+      .filter((entry) => !there.has(toText(entry)))
+      .map(({ id }) => `${id} of its ${field} is gone or is not as it ships`);
+  });
+  return [...built, ...lists];
 }
 
 function findLooserAsking(check: Check, other: Check): string[] {
@@ -27,6 +69,13 @@ function findLooserAsking(check: Check, other: Check): string[] {
   if (check.each && other.each !== check.each) faults.push(`is not asked at every ${check.each}`);
   if (check.reading?.required && !other.reading?.required)
     faults.push('its reading may not be left out');
+  const needs = check.needs.filter((need) => !other.needs.includes(need));
+  if (needs.length > 0) faults.push(`does not need ${needs.join(', ')} any more`);
+  const cautions = new Set(other.cautions.map(toText));
+  if (check.cautions.some((caution) => !cautions.has(toText(caution))))
+    faults.push('one of its cautions is gone');
+  for (const field of ['zone', 'method', 'helper'] as const)
+    if (check[field] !== other[field]) faults.push(`its ${field} is not as it ships`);
   if (check.source && other.source !== check.source)
     faults.push(`names another rule than ${check.source}`);
   return faults;
@@ -43,6 +92,10 @@ function findMilder(check: Check, other: Check): string[] {
       faults.push(`${symptom.id} weighs less than ${symptom.harm}`);
     const kept = symptom.takes.filter((each) => !now.takes.includes(each));
     if (kept.length > 0) faults.push(`${symptom.id} does not take ${kept.join(', ')} away`);
+    // What makes it weigh more, and what it leads to, stays; only its words, its harm and what it takes may change.
+    const { words: _, harm: _harm, takes: _takes, scale: _scale, ...rest } = symptom;
+    const { words: _w, harm: _h, takes: _t, scale: _s, ...others } = now;
+    if (toText(rest) !== toText(others)) faults.push(`${symptom.id} is not as it ships`);
     for (const step of symptom.scale?.steps ?? []) {
       const same = now.scale?.steps.find(({ id }) => id === step.id);
       if (!same || rank(same.harm) < rank(step.harm))
@@ -54,9 +107,15 @@ function findMilder(check: Check, other: Check): string[] {
 
 /** Every limit of the law must stand, or a stricter one of the same side in its place. */
 function findWider(check: Check, other: Check): string[] {
-  return (check.reading?.bands ?? []).flatMap((band) => {
+  const { reading } = check;
+  if (!reading) return [];
+  const { bands: _, ask: _ask, required: _required, ...rest } = reading;
+  const { bands = [], ask: _a, required: _r, ...others } = other.reading ?? {};
+  if (toText(rest) !== toText(others)) return ['what can be measured is not as it ships'];
+  const there = new Set(bands.map(toText));
+  return reading.bands.flatMap((band) => {
     const law = lawOf(band);
-    if (!law) return [];
+    if (!law) return there.has(toText(band)) ? [] : [`its limit for ${band.symptom} is gone`];
     const holds = other.reading?.bands.some(
       (each) =>
         each.side === band.side &&

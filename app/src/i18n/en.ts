@@ -424,6 +424,7 @@ export const en = {
     sound: '{{sound}} of {{total}} checks sound',
     faults: 'Faults',
     readings: 'Readings',
+    pace: 'Time at the stops',
     paceFine: 'Every stop took the time that it needs.',
     hasty_one: '{{count}} of {{stops}} stops was answered faster than it can be walked.',
     hasty_other: '{{count}} of {{stops}} stops were answered faster than they can be walked.',

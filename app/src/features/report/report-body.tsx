@@ -65,7 +65,6 @@ export function ReportBody({ file }: { readonly file: ReportFile }) {
             : ''}
         </Soft>
         <Body>{t('report.sound', { sound, total: report.answers.length })}</Body>
-        {report.pace ? <PaceLines pace={report.pace} /> : null}
       </Card>
       <Card>
         <Heading level={2}>{t('report.may')}</Heading>
@@ -96,6 +95,12 @@ export function ReportBody({ file }: { readonly file: ReportFile }) {
           <DefectLines key={defect.key} defect={defect} words={report.policy.words} />
         ))}
       </Card>
+      {report.pace ? (
+        <Card>
+          <Heading level={2}>{t('report.pace')}</Heading>
+          <PaceLines pace={report.pace} />
+        </Card>
+      ) : null}
       {report.carried.length > 0 ? (
         <Card>
           <Heading level={2}>{t('report.carried')}</Heading>
