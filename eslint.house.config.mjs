@@ -10,6 +10,7 @@ const CORE = [
   'catalogue',
   'house',
   'rig',
+  'road',
   'planning',
   'planner',
   'procedure',
@@ -22,6 +23,7 @@ const CORE = [
   'seal',
   'validation',
   'practice',
+  'walking',
   'simulate',
 ];
 
@@ -41,7 +43,9 @@ const LEANS_ON = {
   report: ['quantity', 'catalogue', 'rig', 'measure', 'grading', 'inspection', 'repair'],
   trend: ['quantity', 'catalogue', 'rig', 'measure', 'grading', 'inspection'],
   seal: ['report'],
-  validation: ['quantity', 'catalogue', 'house', 'grading', 'inspection'],
+  simulate: ['catalogue'],
+  validation: ['quantity', 'catalogue', 'house', 'planning', 'grading', 'inspection'],
+  walking: ['quantity', 'catalogue', 'rig', 'planning', 'planner', 'grading', 'inspection'],
 };
 
 const FEATURES = [
@@ -50,10 +54,12 @@ const FEATURES = [
   'content',
   'desk',
   'fault',
+  'help',
   'leave',
   'logbook',
   'report',
   'rig',
+  'road',
   'rules',
   'saving',
   'sign',

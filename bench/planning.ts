@@ -4,12 +4,11 @@ import {
   planWalk,
   searchExactly,
   searchOrder,
-  USUAL_PACE,
   walkThrough,
   type Outset,
   type Task,
 } from '@nazar/core/planner';
-import { USUAL_SCHOOL } from '@nazar/core/planning';
+import { USUAL_SCHOOL, USUAL_PACE } from '@nazar/core/planning';
 import { composeRig, type Rig } from '@nazar/core/rig';
 import { rigs, unitByNumber } from '../server/demo/fleet';
 import { heading, median, print } from './figures';

@@ -34,6 +34,7 @@ const READINGS: readonly (readonly [title: string, typed: string])[] = [
   ['Time the build-up', '31'],
   ['Pump down', '106'],
   ['Measure the breakaway', '12.8'],
+  ['Measure the cutting edge', '120'],
 ];
 
 /** Pages of one context share their server, found when the tests began. */
@@ -63,7 +64,7 @@ export async function beginWalk(
   await button(page, phase).click();
   await button(page, 'Daylight').click();
   await button(page, 'Dry').click();
-  await button(page, 'Begin the walk').click();
+  await button(page, 'Begin the walk').click({ timeout: 15_000 });
   await expect(button(page, 'All stops')).toBeVisible();
 }
 
@@ -89,12 +90,89 @@ export async function typeReading(page: Page, digits: string): Promise<void> {
   await button(page, 'Keep the reading').click();
 }
 
+/** Starts the engine step by step: gates, a short crank, oil pressure in time. */
+export async function startEngine(page: Page): Promise<void> {
+  const go = page.getByTestId('start-go');
+  for (const title of ['Yes', 'Yes', 'Yes', 'Yes', 'I crank now', 'It runs', 'Pressure is up'])
+    await go.filter({ hasText: title }).click();
+  await expect(page.getByText('It idles. Oil pressure came in time.')).toBeVisible();
+  await button(page, 'Close').last().click();
+}
+
+/** Types the code of the tag that is asked for, as it stands on the printed sheet. */
+export async function typeTag(page: Page): Promise<void> {
+  const { tags, units } = await (
+    await page.context().request.get(address('/api/reference'))
+  ).json();
+  const title = await page.getByRole('heading', { name: /^Read the tag · / }).innerText();
+  const [, number, stop] = /· (\S+) (.*)$/.exec(title) ?? [];
+  const unit = units.find((each: { number: string }) => each.number === number);
+  const zone = stop.toLowerCase().replaceAll(' ', '-');
+  const tag = tags.find(
+    (each: { unitId: string; zoneId: string }) => each.unitId === unit.id && each.zoneId === zone,
+  );
+  await page.getByLabel('Code on the tag').fill(tag.code);
+  await button(page, 'I stand here').click();
+}
+
+const wound = new WeakMap<Page, { by: number }>();
+
+/**
+ * Winds the clock on, as a phone that lay in the pocket would find it: the clock of the page, and the time of the server as
+ * the page sees it.
+ */
+export async function windOn(page: Page, milliseconds: number): Promise<void> {
+  let clock = wound.get(page);
+  if (!clock) {
+    const made = { by: 0 };
+    clock = made;
+    wound.set(page, made);
+    await page.route('**/api/reference', async (route) => {
+      const response = await route.fetch();
+      const body = await response.json();
+      await route.fulfill({ response, json: { ...body, serverTime: body.serverTime + made.by } });
+    });
+    await page.clock.install({ time: Date.now() });
+  }
+  clock.by += milliseconds;
+  await page.clock.fastForward(milliseconds);
+}
+
+/** Does, waits for and vouches for all that comes before the present check. */
+export async function takeSteps(page: Page): Promise<void> {
+  const step = page.getByTestId('step');
+  // What is there at this moment, without waiting for what may be gone.
+  const words = async () => (await step.allInnerTexts()).join();
+  for (let count = 0; count < 20; count += 1) {
+    const before = await words();
+    if (before === '') return;
+    // A clock may end at this very moment, and the question with it.
+    if (await page.getByTestId('step-done').count())
+      await page
+        .getByTestId('step-done')
+        .click({ timeout: 2_000 })
+        .catch(() => undefined);
+    else if (await page.getByTestId('step-open').count()) {
+      await page.getByTestId('step-open').click();
+      if (await page.getByTestId('start-go').count()) await startEngine(page);
+      else await typeTag(page);
+    } else await windOn(page, 181_000);
+    await expect.poll(words, { intervals: [15, 15, 30, 30, 60, 120] }).not.toBe(before);
+  }
+}
+
 /** Answers the present check as sound, or measures it well; false when nothing is left at this stop. */
 export async function answerOne(page: Page): Promise<boolean> {
   if (await page.getByTestId('next-stop').count()) return false;
   if (await page.getByTestId('next-check').count()) await page.getByTestId('next-check').click();
+  await takeSteps(page);
   const title = await currentCheck(page);
-  if (await page.getByTestId('sound').count()) {
+  // A start that was made step by step has answered its own check.
+  if (await page.getByTestId('next-check').count()) return true;
+  if (await page.getByTestId('next-stop').count()) return false;
+  if (await page.getByTestId('leave-out').count()) {
+    await page.getByTestId('leave-out').click();
+  } else if (await page.getByTestId('sound').count()) {
     await page.getByTestId('sound').click();
   } else if (await page.getByTestId('count').count()) {
     await page.getByTestId('count').click();
@@ -139,13 +217,14 @@ export async function walkOn(page: Page, stopTitle?: string): Promise<void> {
   }
 }
 
-/** Goes to a check of this stop by its words. */
+/** Goes to a check of this stop by its words, and does what comes before it. */
 export async function goToCheck(page: Page, title: RegExp): Promise<void> {
   await page
     .getByRole('list', { name: 'Checks of this stop' })
     .getByRole('button', { name: title })
     .first()
     .click();
+  await takeSteps(page);
 }
 
 export async function drawSignature(page: Page): Promise<void> {

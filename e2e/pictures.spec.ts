@@ -143,8 +143,8 @@ test('pictures of a plan and of what a depot asks', async ({ page, browser }) =>
   await page.goto(address(`/begin?rig=${rig.id}&phase=pre-trip`));
   await button(page, 'Dark').click();
   await page.getByLabel(/^Temperature/).fill('10');
-  await button(page, 'Plan the walk').click();
-  await expect(page.getByRole('heading', { name: /on foot/ })).toBeVisible();
+  await button(page, 'See the plan').click();
+  await expect(button(page, 'Walk by this plan')).toBeEnabled();
   await take(page, 'plan');
   const context = await browser.newContext({
     viewport: { width: 390, height: 844 },

@@ -31,6 +31,8 @@ export default defineConfig({
     locale: 'en-US',
     timezoneId: 'UTC',
     trace: 'off',
+    // What cannot be touched by then never can; the journey says so at once.
+    actionTimeout: 20_000,
   },
   projects: [
     {

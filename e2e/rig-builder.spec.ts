@@ -7,6 +7,7 @@ import {
   drawSignature,
   goToCheck,
   signIn,
+  takeSteps,
 } from './driver';
 
 const add = (page: Page, unit: RegExp) => page.getByRole('button', { name: unit }).click();
@@ -24,6 +25,8 @@ async function walkByKeys(page: Page, until?: string): Promise<void> {
       if (last) return;
     } else if (await page.getByTestId('next-check').count()) {
       await page.getByTestId('next-check').click();
+    } else if (await page.getByTestId('step').count()) {
+      await takeSteps(page);
     } else if (await page.getByTestId('sound').count()) {
       await page.getByTestId('sound').click();
     } else if (await page.getByTestId('count').count()) {
@@ -111,6 +114,7 @@ test('a plow truck is built from what stands in the yard, kept, and walked at it
 test('a tractor with a semi-trailer: the liftgate runs its cycle, with a hold that is counted', async ({
   page,
 }) => {
+  await page.clock.install();
   await signIn(page, 'Tarik Brun');
   await button(page, 'Build a rig').click();
   await add(page, /^331 · road tractor/);
@@ -147,8 +151,11 @@ test('a tractor with a semi-trailer: the liftgate runs its cycle, with a hold th
     const yes = button(page, 'Yes');
     while (await page.getByText(/^Step \d+ of \d+$/).count()) {
       if (await yes.count()) await yes.click();
-      // While it must hold, the next step waits; the longest hold is half a minute.
-      else await good.click({ timeout: 40_000 });
+      else {
+        // While it must hold, the next step waits; the longest hold is half a minute.
+        if (await good.isDisabled()) await page.clock.fastForward(31_000);
+        await good.click();
+      }
       await page.waitForTimeout(100);
     }
     await goToCheck(page, /Run the lift/);
@@ -177,9 +184,9 @@ test('a school bus is not signed after work before the last row is walked to', a
   await walkByKeys(page, 'Last row');
   const walk = new URL(page.url()).pathname.replace(/\/$/, '');
   await page.goto(address(`${walk}/verdict`));
-  await expect(button(page, '2 checks have no answer yet')).toBeVisible();
+  await expect(button(page, /^\d+ checks? ha(s|ve) no answer yet$/)).toBeVisible();
   await expect(button(page, 'Sign and seal')).toHaveCount(0);
-  await button(page, '2 checks have no answer yet').click();
+  await button(page, /^\d+ checks? ha(s|ve) no answer yet$/).click();
   await walkByKeys(page);
   await drawSignature(page);
   await button(page, 'Sign and seal').click();

@@ -14,6 +14,7 @@ import {
   makePicture,
   saving,
   signIn,
+  takeSteps,
   typeReading,
   walkOn,
 } from './driver';
@@ -49,6 +50,7 @@ test('from sign-in to a sealed report, a repair, and the next driver', async ({
 
   await test.step('a reading out of its limit becomes a fault by itself', async () => {
     expect(await currentCheck(page)).toBe('Measure the tread · left steer');
+    await takeSteps(page);
     await button(page, 'Measure').click();
     await typeReading(page, '2');
     await expect(page.getByText('Answered: major · 2/32 in · Tread below the limit')).toBeVisible();

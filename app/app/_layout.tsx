@@ -4,7 +4,7 @@ import { useColorScheme } from 'nativewind';
 import { useEffect } from 'react';
 import { useFonts } from 'expo-font';
 import { View } from 'react-native';
-import { fonts } from '@/design';
+import { fonts, wearGloves } from '@/design';
 import { SavingLine } from '@/features/saving';
 import '@/i18n';
 import { keepAppOffline } from '@/workers';
@@ -16,7 +16,7 @@ export default function Layout() {
   const path = usePathname();
   const [ready] = useFonts(fonts);
   const { person, load } = useSession();
-  const { theme, load: loadPreferences } = usePreferences();
+  const { theme, gloves, load: loadPreferences } = usePreferences();
   const { setColorScheme } = useColorScheme();
   useEffect(() => {
     void load();
@@ -34,6 +34,7 @@ export default function Layout() {
     phone.addEventListener('change', follow);
     return () => phone.removeEventListener('change', follow);
   }, [theme, setColorScheme]);
+  useEffect(() => wearGloves(gloves), [gloves]);
   const personId = person?.id;
   useEffect(() => {
     if (!personId) return undefined;

@@ -16,6 +16,8 @@ export default function Today() {
       onWorkshop={() => router.push('/workshop')}
       onDesk={() => router.push('/desk')}
       onLogbook={(id) => router.push(`/unit/${id}`)}
+      onRoad={(id) => router.push(`/walk/${id}/road`)}
+      onHelp={() => router.push('/help')}
       onLeave={(id) => router.push(`/walk/${id}/leave`)}
     />
   );

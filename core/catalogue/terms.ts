@@ -75,6 +75,7 @@ export const NEEDS = [
   'platform-down',
   'outriggers-set',
   'oil-warm',
+  'oil-settled',
   'area-clear',
   'lamp',
   'tread-gauge',
@@ -183,3 +184,28 @@ export type Bar = (typeof BARS)[number];
 
 /** The symptom of every check that counts a list: something is missing or past its date. */
 export const LIST_SHORT = 'list-short';
+
+/** Everything that is done to a vehicle between two checks. */
+export const VEHICLE_CHANGES = [
+  'start',
+  'shut-down',
+  'key-on',
+  'key-off',
+  'lamps-on',
+  'lamps-off',
+  'set-brake',
+  'release-brake',
+  'chocks-in',
+  'chocks-out',
+  'power-take-off',
+  'power-take-off-off',
+  'hood-open',
+  'hood-closed',
+  'prop',
+  'prop-away',
+  'platform-down',
+  'platform-up',
+  'outriggers',
+  'outriggers-in',
+] as const;
+export type VehicleChange = (typeof VEHICLE_CHANGES)[number];

@@ -12,6 +12,7 @@ import type {
   Round,
   Supply,
   System,
+  VehicleChange,
   VehicleClass,
 } from './terms';
 
@@ -163,6 +164,10 @@ export interface Check {
   readonly fixes: readonly string[];
   readonly cautions: readonly Caution[];
   readonly why: string;
+  /** It is made by a procedure of its own. */
+  readonly guide?: 'engine-start';
+  /** Called sound, this has been done to the vehicle. */
+  readonly does?: readonly VehicleChange[];
 }
 
 /** Metres in the module's own frame: x rearward from its front, y to the driver's right. */
@@ -173,6 +178,8 @@ export interface Zone {
   readonly x: number;
   readonly y: number;
   readonly cautions?: readonly Caution[];
+  /** In these phases whoever looks here proves by the tag of this stop that they were there. */
+  readonly tagged?: readonly Phase[];
 }
 
 export interface Place {

@@ -15,9 +15,12 @@ import {
 import { judgeReading, type Judgement } from '../measure';
 import type { CheckInstance, Rig } from '../rig';
 import { countCompany, type Company } from './alike';
+import { droppedUnits, isAsked, rigWithout } from './dropped';
 import { addUpMinors, carriedFindings, markLifted, named, toFinding } from './findings';
 import { findShort } from './contents';
 import type { CountedPayload } from './events';
+import { requiredTags } from './tags';
+import { withFound } from './with-fault';
 import type { Answer, Inspection, Stamp } from './fold';
 
 /** A defect of an earlier walk that nobody has certified or only put off. */
@@ -80,7 +83,10 @@ export interface AssessRequest {
 
 /** Everything the log says about the rig, graded, and what follows for today. */
 export function assess(request: AssessRequest): Assessment {
-  const { inspection, rig, policiesOf } = request;
+  const { policiesOf } = request;
+  const inspection = withFound(request.inspection);
+  const gone = droppedUnits(request.rig, inspection.course);
+  const rig = rigWithout(request.rig, gone);
   const circumstances = circumstancesOf(inspection, rig);
   const needed = neededOf(inspection);
   const situations = new Map(
@@ -92,17 +98,32 @@ export function assess(request: AssessRequest): Assessment {
   const situationOf = ({ unit }: CheckInstance) =>
     situations.get(unit.id) ?? named({ circumstances, needed, policies: policiesOf(unit.id) });
   const company = countCompany(inspection, rig, request.known);
+  const tags = requiredTags(rig, inspection.begun?.phase ?? 'pre-trip', inspection.begun?.tags);
   const byKey = new Map<string, InstanceAssessment>();
   for (const instance of rig.instances)
-    byKey.set(instance.key, assessInstance(instance, request, situationOf(instance), company));
+    byKey.set(
+      instance.key,
+      prove(
+        assessInstance(instance, { inspection, rig }, situationOf(instance), company),
+        inspection,
+        tags,
+      ),
+    );
   const states = [...byKey.values()];
   const found = [
     ...states.flatMap((each) => toFinding(each, situationOf(each.instance))),
-    ...carriedFindings(request, byKey),
+    ...carriedFindings({ ...request, inspection }, byKey),
   ];
   const findings = markLifted(addUpMinors(found, request), inspection.overrides);
+  const notAsked = new Set(
+    rig.instances.filter((each) => !isAsked(each, rig, gone)).map(({ key }) => key),
+  );
+  const isOfTheRig = ({ unitId, about, kind }: Finding) =>
+    !gone.has(unitId) && !(kind === 'gap' && notAsked.has(about));
   const missing = states
     .filter(({ state }) => state === 'unanswered' || state === 'again')
+    // What stays behind is not asked any more; on its own report it is not looked at.
+    .filter(({ instance }) => !notAsked.has(instance.key))
     .map(({ instance }) => instance);
   return {
     byKey,
@@ -113,7 +134,7 @@ export function assess(request: AssessRequest): Assessment {
     verdict: decideVerdict({
       capabilities: rig.capabilities,
       towed: new Set(rig.units.flatMap(({ unit, towed }) => (towed ? [unit.id] : []))),
-      findings,
+      findings: gone.size === 0 ? findings : findings.filter(isOfTheRig),
     }),
   };
 }
@@ -129,9 +150,21 @@ export function neededOf(inspection: Inspection): ReadonlySet<Capability> {
   return new Set(inspection.begun?.job?.needs ?? []);
 }
 
+/** Where presence must be proven, nothing is sound before the tag was read. */
+function prove(
+  assessed: InstanceAssessment,
+  { course }: Inspection,
+  tags: ReadonlySet<string>,
+): InstanceAssessment {
+  const { zoneKey } = assessed.instance;
+  if (assessed.state !== 'sound' || !tags.has(zoneKey) || course.present.has(zoneKey))
+    return assessed;
+  return { ...assessed, state: 'unanswered' };
+}
+
 function assessInstance(
   instance: CheckInstance,
-  { inspection, rig }: AssessRequest,
+  { inspection, rig }: Pick<AssessRequest, 'inspection' | 'rig'>,
   situation: Situation,
   company: Company,
 ): InstanceAssessment {

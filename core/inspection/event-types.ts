@@ -14,11 +14,21 @@ const KNOWN: Readonly<Record<EventType, true>> = {
   released: true,
   'signed-out': true,
   returned: true,
+  found: true,
   assigned: true,
   worked: true,
   certified: true,
   countersigned: true,
   annotated: true,
+  changed: true,
+  affirmed: true,
+  turned: true,
+  dropped: true,
+  joined: true,
+  parted: true,
+  asked: true,
+  present: true,
+  'clock-moved': true,
 };
 
 export function isEventType(type: string): type is EventType {

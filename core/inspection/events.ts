@@ -1,6 +1,7 @@
 import type { Capability, Circumstance, Phase } from '../catalogue';
 import type { Grade } from '../grading';
 import type { UnitName } from '../quantity';
+import type { CoursePayloads } from './course-events';
 
 /** Where a reading comes from; a simulated one is always marked as such. */
 export type Instrument = 'eye' | 'gauge' | 'sensor' | 'simulated-sensor';
@@ -30,6 +31,8 @@ export interface BegunPayload {
   readonly policies?: Readonly<Record<string, string>>;
   readonly job?: Job;
   readonly circumstances: readonly Circumstance[];
+  /** Stops whose tag must be read, as `unit id/zone id`; what the catalogue itself requires is not named. */
+  readonly tags?: readonly string[];
   readonly temperatureC?: number;
   readonly place?: string;
 }
@@ -38,6 +41,8 @@ export interface AnsweredPayload {
   readonly key: string;
   readonly outcome: 'sound' | 'not-looked' | 'cleared';
   readonly reason?: string;
+  /** Said of the rest of a stop in one touch. */
+  readonly together?: true;
 }
 
 export interface MeasuredPayload {
@@ -67,6 +72,9 @@ export interface FaultedPayload {
   readonly fixed?: string;
   readonly raisedTo?: Grade;
 }
+
+/** A fault that showed on the road, between sign-out and return. */
+export type FoundPayload = FaultedPayload;
 
 export interface CountedItem {
   /** Of the item in the list. */
@@ -164,7 +172,7 @@ export interface AnnotatedPayload {
   readonly defectId?: string;
 }
 
-export interface Payloads {
+export interface Payloads extends CoursePayloads {
   begun: BegunPayload;
   answered: AnsweredPayload;
   measured: MeasuredPayload;
@@ -177,6 +185,7 @@ export interface Payloads {
   released: ReleasedPayload;
   'signed-out': SignedOutPayload;
   returned: ReturnedPayload;
+  found: FoundPayload;
   assigned: AssignedPayload;
   worked: WorkedPayload;
   certified: CertifiedPayload;

@@ -1,3 +1,4 @@
+import { follow, NO_COURSE, turnedTo, type Course } from './course';
 import { isEventType } from './event-types';
 import type {
   AnnotatedPayload,
@@ -9,6 +10,7 @@ import type {
   CountedPayload,
   CountersignedPayload,
   FaultedPayload,
+  FoundPayload,
   InspectionEvent,
   MeasuredPayload,
   OverriddenPayload,
@@ -25,11 +27,13 @@ export interface Stamp {
   readonly actorId: string;
   /** Milliseconds since 1970. */
   readonly at: number;
+  /** Its place in the log, which a clock that was set back does not turn round. */
+  readonly order?: number;
 }
 
 export type Answer = Stamp &
   (
-    | { readonly outcome: 'sound' }
+    | { readonly outcome: 'sound'; readonly together?: true }
     | { readonly outcome: 'not-looked'; readonly reason: string }
     | { readonly outcome: 'measured'; readonly readings: readonly (MeasuredPayload & Stamp)[] }
     | {
@@ -49,6 +53,8 @@ export interface Inspection {
   /** The last count of a list, by check instance key. */
   readonly counts: ReadonlyMap<string, CountedPayload & Stamp>;
   readonly acknowledged: ReadonlyMap<string, Stamp>;
+  /** What happened beside the answers. */
+  readonly course: Course;
   readonly signed?: SignedPayload & Stamp;
   readonly sealed?: SealedPayload & Stamp;
   readonly certifications: readonly (CertifiedPayload & Stamp)[];
@@ -60,6 +66,8 @@ export interface Inspection {
   readonly released?: ReleasedPayload & Stamp;
   readonly signedOut?: SignedOutPayload & Stamp;
   readonly returned?: ReturnedPayload & Stamp;
+  /** Faults that showed on the road, oldest first; the walk that was signed does not have them. */
+  readonly found: readonly (FoundPayload & Stamp)[];
   readonly annotations: readonly (AnnotatedPayload & Stamp)[];
   /** Entries of a newer kind that this version keeps but cannot read. */
   readonly unread: number;
@@ -94,20 +102,29 @@ export function fold(inspectionId: string, events: readonly AnyEvent[]): Inspect
     replaced: new Map(),
     counts: new Map(),
     acknowledged: new Map(),
+    course: NO_COURSE,
     certifications: [],
     countersignatures: [],
     assignments: [],
     work: [],
     overrides: new Map(),
+    found: [],
     annotations: [],
     unread: 0,
     lastAt: 0,
   };
-  for (const event of ordered) {
+  ordered.forEach((event, order) => {
     draft.lastAt = Math.max(draft.lastAt, event.at);
-    if (isEventType(event.type)) apply(draft, event as InspectionEvent);
+    if (isEventType(event.type)) apply(draft, event as InspectionEvent, order);
     else draft.unread += 1;
-  }
+  });
+  const { begun, course } = draft;
+  // What came up on the way holds for the whole of the walk: it is asked and weighed as if it had been so at its beginning.
+  if (begun && course.turned.length > 0)
+    draft.begun = {
+      ...begun,
+      circumstances: [...new Set([...begun.circumstances, ...turnedTo(course)])],
+    };
   return draft;
 }
 
@@ -140,8 +157,8 @@ function mergeDevices(events: readonly AnyEvent[]): AnyEvent[] {
     .map(({ event }) => event);
 }
 
-function apply(draft: Draft, event: InspectionEvent): void {
-  const stamp: Stamp = { eventId: event.id, actorId: event.actorId, at: event.at };
+function apply(draft: Draft, event: InspectionEvent, order: number): void {
+  const stamp: Stamp = { eventId: event.id, actorId: event.actorId, at: event.at, order };
   switch (event.type) {
     case 'begun':
       draft.begun ??= { ...event.payload, ...stamp };
@@ -186,6 +203,9 @@ function apply(draft: Draft, event: InspectionEvent): void {
     case 'returned':
       draft.returned ??= { ...event.payload, ...stamp };
       return;
+    case 'found':
+      draft.found = [...draft.found, { ...event.payload, ...stamp }];
+      return;
     case 'assigned':
       draft.assignments = [...draft.assignments, { ...event.payload, ...stamp }];
       return;
@@ -200,6 +220,9 @@ function apply(draft: Draft, event: InspectionEvent): void {
       return;
     case 'annotated':
       draft.annotations = [...draft.annotations, { ...event.payload, ...stamp }];
+      return;
+    default:
+      draft.course = follow(draft.course, event, stamp);
   }
 }
 
@@ -208,11 +231,12 @@ function readingsOf(answer: Answer | undefined) {
 }
 
 function applyAnswered(draft: Draft, payload: AnsweredPayload, stamp: Stamp): void {
-  const { key, outcome } = payload;
+  const { key, outcome, together } = payload;
   if (outcome === 'cleared') {
     remember(draft, key);
     draft.answers.delete(key);
-  } else if (outcome === 'sound') replace(draft, key, { outcome, ...stamp });
+  } else if (outcome === 'sound')
+    replace(draft, key, { outcome, ...(together && { together }), ...stamp });
   else replace(draft, key, { outcome, reason: payload.reason ?? '', ...stamp });
 }
 

@@ -14,23 +14,38 @@ export interface Stay {
 }
 
 /**
- * How long was stood at each stop, in the order in which the answers were given. It is worked out from the answers that
- * stand; the time for an answer that was changed later counts where it was changed.
+ * How long was stood at each stop, in the order in which the answers were given; of the driver first, then of a helper.
+ * It is worked out from the answers that stand; the time for an answer that was changed later counts where it was changed,
+ * and a clock that was set on the way makes no stay longer or shorter.
  */
 export function findStays(inspection: Inspection, rig: Rig): Stay[] {
-  const { begun } = inspection;
+  const { begun, course, answers } = inspection;
   if (!begun) return [];
+  const actors = new Set([begun.actorId, ...[...answers.values()].map(({ actorId }) => actorId)]);
+  return [...actors].flatMap((actorId) => {
+    const joined = course.helpers.find((helper) => helper.phone && helper.actorId === actorId);
+    const from = actorId === begun.actorId ? begun.at : (joined?.at ?? begun.at);
+    return staysOf(actorId, from, inspection, rig);
+  });
+}
+
+function staysOf(
+  actorId: string,
+  beginning: number,
+  { answers, course }: Inspection,
+  rig: Rig,
+): Stay[] {
   const zones = new Map(rig.zones.map((zone) => [zone.key, zone]));
   const instances = new Map(rig.instances.map((instance) => [instance.key, instance]));
   // Answers of one moment stay in the order in which they were given.
-  const answered = [...inspection.answers]
-    .flatMap(([key, { at }]) => {
+  const answered = [...answers]
+    .flatMap(([key, answer]) => {
       const instance = instances.get(key);
-      return instance ? [{ instance, at }] : [];
+      return instance && answer.actorId === actorId ? [{ instance, at: answer.at }] : [];
     })
     .sort((one, other) => one.at - other.at);
   const stays: Stay[] = [];
-  let from = begun.at;
+  let from = beginning;
   let index = 0;
   while (index < answered.length) {
     const { zoneKey } = answered[index].instance;
@@ -47,12 +62,18 @@ export function findStays(inspection: Inspection, rig: Rig): Stay[] {
       title: zone?.title ?? '',
       unitId: here[0].unit.id,
       checks: here.length,
-      seconds: Math.max(0, (last - from) / 1000),
+      seconds: Math.max(0, (last - from) / 1000 - movedBetween(from, last)),
       floor: floorOf(here),
     });
     from = last;
   }
   return stays;
+
+  function movedBetween(since: number, until: number): number {
+    return course.clockMoves
+      .filter(({ at }) => at > since && at <= until)
+      .reduce((sum, { seconds }) => sum + seconds, 0);
+  }
 }
 
 /** Stays that were faster than they can be walked. It accuses nobody: it is told to the driver at once. */

@@ -1,4 +1,7 @@
+export type * from './course-events';
 export type * from './events';
+export { NO_COURSE, turnedTo, type Course } from './course';
+export { CODE_LETTERS, helperCode, readCode, readTagText, tagText } from './codes';
 export { isEventType } from './event-types';
 export { fold, type Answer, type Inspection, type Stamp } from './fold';
 export {
@@ -12,8 +15,10 @@ export {
   type KnownDefect,
   type UnreadRepair,
 } from './assess';
+export { droppedUnits, isAsked, rigWithout } from './dropped';
+export { requiredTags } from './tags';
 export { findShort, type Short } from './contents';
 export { findHasty, findStays, type Stay } from './haste';
 export { permitEvent, type Refusal } from './permit';
 export { policiesOfWalk } from './policies-of-walk';
-export { withFault } from './with-fault';
+export { withFault, withFound } from './with-fault';

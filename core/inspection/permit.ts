@@ -13,6 +13,7 @@ export type Refusal =
   | 'already-returned'
   | 'already-overridden'
   | 'not-a-pre-trip'
+  | 'helper-there'
   | 'server-only';
 
 /** A walk that nobody has touched for this long is not signed any more: the workshop need not wait for it. */
@@ -33,6 +34,19 @@ export function permitEvent(inspection: Inspection, event: InspectionEvent): Ref
     case 'faulted':
     case 'counted':
     case 'signed':
+    case 'changed':
+    case 'affirmed':
+    case 'turned':
+    case 'dropped':
+    case 'present':
+    case 'clock-moved':
+      return inspection.signed ? 'already-signed' : undefined;
+    case 'joined':
+      if (inspection.signed) return 'already-signed';
+      return inspection.course.helper ? 'helper-there' : undefined;
+    case 'parted':
+    case 'asked':
+      // A helper may have left while this was on its way: then it means nothing, and is no fault.
       return inspection.signed ? 'already-signed' : undefined;
     case 'assigned':
     case 'worked':
@@ -54,6 +68,7 @@ export function permitEvent(inspection: Inspection, event: InspectionEvent): Ref
       if (inspection.begun.phase !== 'pre-trip') return 'not-a-pre-trip';
       return inspection.signedOut ? 'already-signed-out' : undefined;
     case 'returned':
+    case 'found':
       if (!inspection.signedOut) return 'not-signed-out';
       return inspection.returned ? 'already-returned' : undefined;
     case 'acknowledged':
@@ -64,9 +79,11 @@ export function permitEvent(inspection: Inspection, event: InspectionEvent): Ref
 
 function permitWorkshop(inspection: Inspection, defectId: string, at: number): Refusal | undefined {
   if (!inspection.signed && at - inspection.lastAt < ABANDONED_AFTER) return 'not-sealed';
-  const reported = [...inspection.answers.values()].some(
-    (answer) => answer.outcome === 'fault' && answer.fault.defectId === defectId,
-  );
+  const reported =
+    inspection.found.some((found) => found.defectId === defectId) ||
+    [...inspection.answers.values()].some(
+      (answer) => answer.outcome === 'fault' && answer.fault.defectId === defectId,
+    );
   return reported ? undefined : 'no-such-defect';
 }
 

@@ -20,3 +20,11 @@ export function withFault(inspection: Inspection, fault: FaultedPayload, at: num
   });
   return { ...inspection, answers };
 }
+
+/** The inspection with what showed on the road: what the rig may still do follows from both. */
+export function withFound(inspection: Inspection): Inspection {
+  return inspection.found.reduce(
+    (known, { eventId: _, actorId: __, at, ...fault }) => withFault(known, fault, at),
+    inspection,
+  );
+}

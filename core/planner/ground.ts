@@ -1,6 +1,5 @@
 import type { Rig, RigZone } from '../rig';
-import type { Direction } from '../planning';
-import type { PaceSettings } from './settings';
+import type { Direction, PaceSettings } from '../planning';
 
 export type Level = 'ground' | 'bay' | 'cab' | 'aboard' | 'deck';
 
@@ -104,7 +103,9 @@ export function alongWay(
   { length }: Pick<Ground, 'length'>,
   direction: Direction,
 ): number {
-  return direction === 'clockwise' ? (length - ring) % length : ring;
+  const along = direction === 'clockwise' ? (length - ring) % length : ring;
+  // Just short of the corner is the corner: the walk begins there, on whichever side of it one stands.
+  return length - along < SIDE_BY_SIDE ? 0 : along;
 }
 
 /** Places closer than this stand side by side: which of them comes first is no matter of the direction. */

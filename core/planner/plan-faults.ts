@@ -1,10 +1,27 @@
 import type { Rig } from '../rig';
 import { alongWay, layGround, SIDE_BY_SIDE } from './ground';
 import type { Plan } from './plan-walk';
-import { isStanding, requirementOf } from './requirement';
-import { rankOf } from '../planning';
-import { USUAL_PACE, type PaceSettings } from './settings';
+import {
+  isStanding,
+  nameOf,
+  rankOf,
+  requirementOf,
+  USUAL_PACE,
+  type PaceSettings,
+  type Requirement,
+  type VehicleChange,
+} from '../planning';
 import type { Outset } from './walk-through';
+
+const OUTSIDE = new Set<VehicleChange>([
+  'chocks-in',
+  'chocks-out',
+  'prop',
+  'platform-down',
+  'outriggers',
+  'hood-open',
+  'hood-closed',
+]);
 
 /**
  * Everything that is wrong with a plan, found by following it step by step with none of the planner's own workings:
@@ -30,21 +47,42 @@ export function findPlanFaults(
   const rounds = new Map(rig.zones.map(({ key, round }) => [key, round]));
   let time = 0;
   let running = outset.running;
-  let key = outset.running;
-  let lamps = false;
-  let released = false;
-  let chocks = false;
-  let powerTakeOff = false;
-  let propped = false;
-  let platform = false;
-  let outriggers = false;
-  let airAt = outset.airUp ? 0 : outset.running ? pace.airBuildUp : Infinity;
-  let oilAt = Infinity;
-  let coldAt = outset.running ? Infinity : outset.warm ? pace.coolDown : 0;
+  const { now } = outset;
+  let key = now?.key ?? outset.running;
+  let lamps = now?.lamps ?? false;
+  let released = now?.released ?? false;
+  let chocks = now?.chocks ?? false;
+  let powerTakeOff = now?.powerTakeOff ?? false;
+  let propped = now?.propped ?? false;
+  let platform = now?.platform ?? false;
+  let outriggers = now?.outriggers ?? false;
+  let airAt = now?.airIn ?? (outset.airUp ? 0 : outset.running ? pace.airBuildUp : Infinity);
+  let oilAt = now?.oilIn ?? Infinity;
+  let coldAt = now?.coldIn ?? (outset.running ? Infinity : outset.warm ? pace.coolDown : 0);
+  let settledAt = now?.settledIn ?? (outset.running ? Infinity : outset.warm ? pace.oilSettles : 0);
+  let hood = now?.hood ?? false;
+  const { engine: timing } = plan.school;
+  let started = false;
+  const hasStart = rig.instances.some(
+    ({ zoneKey, check }) =>
+      rig.zones.find((zone) => zone.key === zoneKey)?.round === 'cab' &&
+      requirementOf(check).engine === 'on',
+  );
   let rank = 0;
+  // All that is done in one block with it is done with it.
+  const securing = new Set(
+    rig.instances
+      .filter(({ check }) => check.does?.includes('set-brake'))
+      .map(({ zoneKey, check }) => `${zoneKey} ${nameOf(requirementOf(check))}`),
+  );
+  let unsecured = securing.size > 0;
+  const cold = !running && coldAt <= 0 && settledAt <= 0;
+  const wantsCold = ({ engine, settled }: Requirement) => engine === 'cold' || settled === true;
   let tests = -1;
+  let ahead = 0;
   const order = new Map(rig.instances.map((instance, index) => [instance.key, index]));
-  let atSeat = false;
+  const begun = zones.get(now?.zone ?? '');
+  let atSeat = begun !== undefined && ground.spotOf(begun).level === 'cab';
   for (const happening of plan.happenings) {
     if (happening.at < time - 1e-6) faults.push('something happens before it can');
     time = happening.at + happening.seconds;
@@ -65,14 +103,17 @@ export function findPlanFaults(
       switch (happening.change) {
         case 'start':
           if (released) faults.push('the engine is started with the brake released');
+          if (cold && queue.some(({ check }) => wantsCold(requirementOf(check))))
+            faults.push('the engine is started before what must be cold is looked at');
           running = key = true;
-          coldAt = Infinity;
+          coldAt = settledAt = Infinity;
           airAt = Math.min(airAt, time + pace.airBuildUp);
           break;
         case 'shut-down':
           running = powerTakeOff = false;
           oilAt = Infinity;
           coldAt = time + pace.coolDown;
+          settledAt = time + pace.oilSettles;
           break;
         case 'key-on':
           key = true;
@@ -107,16 +148,23 @@ export function findPlanFaults(
         case 'outriggers':
           outriggers = true;
           break;
+        case 'hood-open':
+          hood = true;
+          break;
+        case 'hood-closed':
+          hood = false;
+          break;
+        default:
+          faults.push(`nobody plans ${happening.change}`);
       }
-      const seat = !['chocks-in', 'chocks-out', 'prop', 'platform-down', 'outriggers'].includes(
-        happening.change,
-      );
+      const seat = !OUTSIDE.has(happening.change);
       if (seat && !atSeat) faults.push(`${happening.change} is done away from the seat`);
     } else if (happening.kind === 'check') {
       const began = happening.at + 1e-6;
       const until = time;
       // Several checks are one block; they leave the queue together.
-      let spent = 0;
+      // What is done in one go may stand in another order than its blocks; the time of the go is the same.
+      let spent = ahead;
       while (queue.length > 0 && spent < happening.seconds - 1e-6) {
         const instance = queue.shift();
         if (!instance) break;
@@ -140,17 +188,35 @@ export function findPlanFaults(
         unmet(!want.outriggers || outriggers, 'outriggers');
         unmet(!want.air || airAt <= began, 'air');
         unmet(!want.oilWarm || oilAt <= began, 'warm oil');
+        unmet(!want.settled || settledAt <= began, 'oil that has run back');
         const round = rounds.get(instance.zoneKey);
+        if (instance.check.does?.includes('chocks-in')) chocks = true;
+        if (instance.check.does?.includes('set-brake')) unsecured = false;
+        if (unsecured && round !== 'cab')
+          faults.push(`${instance.key} comes before brake and chocks`);
+        unmet(round !== 'engine-bay' || hood, 'the hood open');
+        if (timing === 'early' && round === 'cab' && want.engine === 'on') started = true;
+        if (timing === 'early' && round === 'outside' && isStanding(want) && !want.engine)
+          if (!started && hasStart)
+            faults.push(`${instance.key} comes before the engine is started`);
+        if (timing === 'last' && !isStanding(want) && instance.check.method !== 'clean')
+          started = true;
         if (round === 'brakes') {
           const place = order.get(instance.key) ?? 0;
           if (place < tests) faults.push(`${instance.key} comes after a later test`);
           tests = place;
         }
         const own =
-          round && isStanding(want) && instance.check.method !== 'clean'
+          round &&
+          !securing.has(`${instance.zoneKey} ${nameOf(want)}`) &&
+          isStanding(want) &&
+          instance.check.method !== 'clean' &&
+          !(timing === 'early' && want.engine)
             ? rankOf(round, plan.school.first)
             : undefined;
         if (own !== undefined && instance.check.method !== 'grease') {
+          if (timing === 'last' && started)
+            faults.push(`${instance.key} comes after what wants the engine or the key`);
           if (own < rank) faults.push(`${instance.key} breaks the order of the school`);
           rank = Math.max(rank, own);
           if (round === 'outside') {
@@ -162,6 +228,7 @@ export function findPlanFaults(
           }
         }
       }
+      ahead = spent - happening.seconds;
       time = until;
     }
   }

@@ -1,13 +1,26 @@
 import type { Circumstance, Need, Phase } from '../catalogue';
 import type { CheckInstance, Rig } from '../rig';
-import { cutIntoBlocks, type Block, type Task } from './blocks';
-import { findHelperless } from './helper';
-import { USUAL_SCHOOL, type School, type Stop } from '../planning';
-import { isStanding, type Requirement } from './requirement';
+import { cutIntoBlocks, type Block, type Rule, type Task } from './blocks';
+import {
+  findHelperless,
+  isStanding,
+  orderWalk,
+  USUAL_PACE,
+  USUAL_SCHOOL,
+  type PaceSettings,
+  type Requirement,
+  type School,
+  type Stop,
+} from '../planning';
 import { searchOrder } from './search';
-import { USUAL_PACE, type PaceSettings } from './settings';
 import { wayOf, type Point } from './way';
-import { walkThrough, type Happening, type Outset, type Totals } from './walk-through';
+import {
+  walkThrough,
+  type Happening,
+  type Outset,
+  type StandingNow,
+  type Totals,
+} from './walk-through';
 
 export interface PlanRequest {
   readonly rig: Rig;
@@ -23,6 +36,10 @@ export interface PlanRequest {
   readonly done?: ReadonlySet<string>;
   /** Keys of stops that the driver has put into an order of his own; they keep it. */
   readonly fixed?: readonly string[];
+  /** Keys of the checks in the order of the last walk: among plans of nearly the same time the closest to it is taken. */
+  readonly last?: readonly string[];
+  /** In the middle of a walk: how the vehicle stands. */
+  readonly now?: StandingNow;
 }
 
 /** Why a stop stands where it does. */
@@ -35,6 +52,7 @@ export type Because =
         | 'lamps'
         | 'air'
         | 'oil'
+        | 'settle'
         | 'brake'
         | 'way'
         | 'school'
@@ -94,19 +112,20 @@ export function planWalk(request: PlanRequest): Plan {
   const rig = done
     ? { ...whole, instances: whole.instances.filter(({ key }) => !done.has(key)) }
     : whole;
-  const task = withFixed(cutIntoBlocks(rig, school, pace), request.fixed ?? []);
   const outset: Outset = {
     phase,
     freezing: request.circumstances.includes('freezing'),
     airUp: phase !== 'pre-trip' || !rig.units.some(({ module }) => module.airBrakes),
     warm: phase === 'post-trip' || phase === 'under-way',
     running: request.running ?? false,
+    now: request.now,
   };
-  const order = searchOrder({ task, school, pace, outset }, seed);
+  const task = withFixed(cutIntoBlocks(rig, school, pace, isCold(outset)), request.fixed ?? []);
+  const order = searchOrder({ task, school, pace, outset }, seed, request.last);
   const happenings: Happening[] = [];
   const totals = walkThrough(task, order, school, pace, outset, (each) => happenings.push(each));
   return {
-    stops: toStops(task, happenings),
+    stops: inUsualOrder(toStops(task, happenings), task, happenings, outset),
     happenings,
     way: wayOf(happenings, task.ground),
     totals,
@@ -149,31 +168,33 @@ export function walkInCatalogueOrder(
   return walkThrough({ ...task, blocks }, [...blocks.keys()], school, pace, outset);
 }
 
-/** Stops that were put into an order by hand keep it: each before the next. */
+function isCold({ running, warm, now }: Outset): boolean {
+  return !running && (now ? now.coldIn === 0 && now.settledIn === 0 : !warm);
+}
+
+/** What even a hand does not turn round. */
+const STRONGER = new Set<Rule>(['secure', 'cold', 'tests', 'wash']);
+
+/**
+ * Stops that were put into an order by hand keep it: each before the next. A hand is stronger than the order of the school, and
+ * weaker than safety and the order of the tests.
+ */
 function withFixed(task: Task, fixed: readonly string[]): Task {
   if (fixed.length < 2) return task;
   const place = new Map(fixed.map((key, index) => [key, index]));
-  const rankOf = (block: Block) => place.get(block.key);
-  return {
-    ...task,
-    before: task.before.map((list, index) => {
-      const own = rankOf(task.blocks[index]);
-      if (own === undefined) return list;
-      const earlier = task.blocks.flatMap((other, at) => {
-        const rank = rankOf(other);
-        return rank !== undefined && rank < own ? [at] : [];
-      });
-      const later = new Set(
-        task.blocks.flatMap((other, at) => {
-          const rank = rankOf(other);
-          return rank !== undefined && rank > own ? [at] : [];
-        }),
-      );
-      // A hand is stronger than the order of the school, and weaker than the order of the tests.
-      const kept = list.filter((at) => !later.has(at) || task.blocks[at].zone.round === 'brakes');
-      return [...new Set([...kept, ...earlier])];
-    }),
+  const places = task.blocks.map(({ key }) => place.get(key));
+  const ruleOf: Task['ruleOf'] = (one, other) => {
+    const rule = task.ruleOf(one, other);
+    const [a, b] = [places[one], places[other]];
+    if (rule && STRONGER.has(rule)) return rule;
+    if (a !== undefined && b !== undefined) return a < b ? 'hand' : undefined;
+    // What was moved is not bound to the way any more.
+    return a !== undefined || b !== undefined ? undefined : rule;
   };
+  const before = task.blocks.map((_, index) =>
+    task.blocks.flatMap((__, at) => (at !== index && ruleOf(at, index) ? [at] : [])),
+  );
+  return { ...task, before, ruleOf };
 }
 
 /** Neighbouring blocks of one zone are one stop. */
@@ -212,6 +233,55 @@ function toStops({ blocks }: Task, happenings: readonly Happening[]): PlannedSto
   return stops;
 }
 
+/**
+ * What is done in one go at one place is done in the order that the catalogue has, one wheel after the other: the same every
+ * time. It is no one go any more where something is done to the vehicle, or waited for, in between, nor where one must
+ * come before the other.
+ */
+function inUsualOrder(
+  stops: readonly PlannedStop[],
+  { blocks, rig, ruleOf }: Task,
+  happenings: readonly Happening[],
+  { running, warm, now }: Outset,
+): PlannedStop[] {
+  const usual = new Map(
+    orderWalk(rig)
+      .flatMap(({ instances }) => instances)
+      .map(({ key }, index) => [key, index]),
+  );
+  const goes = new Map<string, number>();
+  // Once an engine has run, what is cold or settled depends on the minute.
+  let clocks = running || warm || now !== undefined;
+  let go = 0;
+  let inGo: number[] = [];
+  for (const happening of happenings) {
+    const breaks =
+      happening.kind !== 'check' ||
+      inGo.some((before) => ruleOf(before, happening.block)) ||
+      (clocks && waits(blocks[happening.block].requirement));
+    if (happening.kind === 'change' && happening.change === 'start') clocks = true;
+    if (breaks) {
+      go += 1;
+      inGo = [];
+    }
+    if (happening.kind !== 'check') continue;
+    inGo.push(happening.block);
+    for (const { key } of blocks[happening.block].instances) goes.set(key, go);
+  }
+  const rank = (key: string, of: ReadonlyMap<string, number>) => of.get(key) ?? 0;
+  return stops.map((stop) => ({
+    ...stop,
+    instances: [...stop.instances].sort(
+      (one, other) =>
+        rank(one.key, goes) - rank(other.key, goes) ||
+        rank(one.key, usual) - rank(other.key, usual),
+    ),
+  }));
+}
+
+const waits = ({ engine, air, oilWarm, settled }: Requirement) =>
+  engine === 'cold' || (air ?? oilWarm ?? settled ?? false);
+
 function reasonOf(
   { requirement, zone }: Block,
   waits: ReadonlySet<'air' | 'oil'>,
@@ -223,6 +293,7 @@ function reasonOf(
   if (requirement.engine === 'cold') return { code: 'cold' };
   if (requirement.oilWarm) return { code: 'oil' };
   if (requirement.air) return { code: 'air' };
+  if (requirement.settled) return { code: 'settle' };
   const clock = findRunning(waits, happenings, index, blocks);
   if (clock && isIdle(requirement)) return { code: 'meanwhile', clock };
   if (requirement.lamps) return { code: 'lamps' };

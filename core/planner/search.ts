@@ -1,9 +1,8 @@
 import { ROUNDS } from '../catalogue';
 import type { Task } from './blocks';
 import { alongWay } from './ground';
-import { isStanding } from './requirement';
-import { rankOf, type School } from '../planning';
-import type { PaceSettings } from './settings';
+import { isStanding, rankOf, type PaceSettings, type School } from '../planning';
+import { nameConflict } from './conflict';
 import { modelOf, type Model, type Outset } from './walk-through';
 
 /** A stream of numbers between 0 and 1 that is the same for the same seed. */
@@ -27,11 +26,20 @@ export interface Question {
 /** Steps of the model that the search may spend; more blocks get fewer orders tried, not more time. */
 const STEPS = { least: 120_000, perBlock: 7_000, most: 900_000 };
 
+/** Among orders of nearly the same time the one that is closest to the last walk is worth more than the rest. */
+const NEARLY = 1.02;
+
 /**
  * A good order: built by always doing next what costs least, from several beginnings, then mended by moving single
  * blocks and runs of blocks for as long as the steps last. The same for the same seed.
+ * @param last keys of the checks in the order of the last walk
+ * @throws {RangeError} when rules contradict each other, naming them
  */
-export function searchOrder(question: Question, seed: number): number[] {
+export function searchOrder(
+  question: Question,
+  seed: number,
+  last: readonly string[] = [],
+): number[] {
   const { task } = question;
   const size = task.blocks.length;
   if (size <= 1) return task.blocks.map((_, index) => index);
@@ -64,7 +72,40 @@ export function searchOrder(question: Question, seed: number): number[] {
     );
     if (mended.cost < bestCost) ({ order: best, cost: bestCost } = mended);
   }
-  return best;
+  if (last.length === 0) return best;
+  const former = inOrder(task, asLast(task, model, last), isBefore);
+  const close = mend(
+    model,
+    zones,
+    former,
+    model.walk(former),
+    isBefore,
+    chance,
+    tries / begun.length,
+    bestCost * NEARLY,
+  );
+  return close.cost <= bestCost * NEARLY ? close.order : best;
+}
+
+/** The order of the last walk; what it did not have goes where it costs least. */
+function asLast({ blocks }: Task, model: Model, last: readonly string[]): number[] {
+  const places = new Map(last.map((key, index) => [key, index]));
+  const placeOf = (index: number) =>
+    Math.min(...blocks[index].instances.map(({ key }) => places.get(key) ?? Infinity));
+  const order = [...blocks.keys()]
+    .filter((index) => placeOf(index) < Infinity)
+    .sort((one, other) => placeOf(one) - placeOf(other));
+  for (const index of blocks.keys()) {
+    if (placeOf(index) < Infinity) continue;
+    let least = Infinity;
+    let best = order.length;
+    for (let at = 0; at <= order.length; at += 1) {
+      const price = model.walk(order.toSpliced(at, 0, index));
+      if (price < least) [least, best] = [price, at];
+    }
+    order.splice(best, 0, index);
+  }
+  return order;
 }
 
 type Before = readonly Uint8Array[];
@@ -105,10 +146,7 @@ function inOrder(task: Task, wished: readonly number[], isBefore: Before): numbe
   const order: number[] = [];
   while (waiting.length > 0) {
     const at = waiting.findIndex((index) => waiting.every((other) => !isBefore[other][index]));
-    if (at < 0)
-      throw new RangeError(
-        `The rules of this walk contradict each other at ${task.blocks[waiting[0]].zone.title}: each of several stops must come before the other.`,
-      );
+    if (at < 0) throw new RangeError(nameConflict(task, waiting));
     order.push(...waiting.splice(at, 1));
   }
   return order;
@@ -152,7 +190,10 @@ function greedy({ blocks }: Task, model: Model, isBefore: Before): number[][] {
   });
 }
 
-/** Moves runs of a few blocks, and turns runs round, while that pays; a worse order is taken now and then at first. */
+/**
+ * Moves runs of a few blocks, and turns runs round, while that pays; a worse order is taken now and then at first.
+ * @param enough ends it as soon as an order costs no more, and takes no worse one on the way: as little as possible is moved
+ */
 function mend(
   model: Model,
   zones: Int32Array,
@@ -161,6 +202,7 @@ function mend(
   isBefore: Before,
   chance: () => number,
   tries: number,
+  enough?: number,
 ): { order: number[]; cost: number } {
   const size = begun.length;
   const order = Int32Array.from(begun);
@@ -168,8 +210,8 @@ function mend(
   let present = begunCost;
   const best = Int32Array.from(begun);
   let bestCost = present;
-  for (let round = 0; round < tries; round += 1) {
-    const heat = 12 * (1 - round / tries) ** 3;
+  for (let round = 0; round < tries && bestCost > (enough ?? -1); round += 1) {
+    const heat = enough ? 0 : 12 * (1 - round / tries) ** 3;
     const joins = chance() < 0.3;
     const length = joins ? 1 : 1 + Math.floor(chance() ** 2 * Math.min(6, size - 1));
     const from = Math.floor(chance() * (size - length + 1));

@@ -2,26 +2,7 @@ import type { Phase } from '../catalogue';
 import type { Task } from './blocks';
 import { legBetween, type Spot } from './ground';
 import { wantOf, WANT } from './want';
-import type { School } from '../planning';
-import type { PaceSettings } from './settings';
-
-/** Something that is done to the vehicle between two checks. */
-export type Change =
-  | 'start'
-  | 'shut-down'
-  | 'key-on'
-  | 'lamps-on'
-  | 'set-brake'
-  | 'release-brake'
-  | 'chocks-in'
-  | 'chocks-out'
-  | 'power-take-off'
-  | 'prop'
-  | 'platform-down'
-  | 'outriggers';
-
-/** What is waited for. */
-export type Clock = 'air' | 'oil' | 'cold';
+import type { Clock, PaceSettings, School, VehicleChange } from '../planning';
 
 /** What happens on a walk, as it happens. Seconds since its beginning. */
 export type Happening =
@@ -38,7 +19,7 @@ export type Happening =
       readonly kind: 'change';
       readonly at: number;
       readonly seconds: number;
-      readonly change: Change;
+      readonly change: VehicleChange;
     }
   | { readonly kind: 'wait'; readonly at: number; readonly seconds: number; readonly clock: Clock }
   | {
@@ -67,6 +48,27 @@ export interface Outset {
   readonly warm: boolean;
   /** Somebody has started the engine already. */
   readonly running: boolean;
+  /** In the middle of a walk: how it stands now. */
+  readonly now?: StandingNow;
+}
+
+/** A vehicle in the middle of a walk. Seconds until a clock has run down; Infinity for one that was never started. */
+export interface StandingNow {
+  /** Key of the zone where the driver stands. */
+  readonly zone?: string;
+  readonly key: boolean;
+  readonly lamps: boolean;
+  readonly released: boolean;
+  readonly chocks: boolean;
+  readonly powerTakeOff: boolean;
+  readonly propped: boolean;
+  readonly platform: boolean;
+  readonly outriggers: boolean;
+  readonly hood: boolean;
+  readonly airIn: number;
+  readonly oilIn: number;
+  readonly coldIn: number;
+  readonly settledIn: number;
 }
 
 /** The same walk for every order of its blocks, made ready so that many orders can be tried. */
@@ -92,6 +94,7 @@ const WAITING = 2;
 const AIR_AT = 3;
 const OIL_AT = 4;
 const COLD_AT = 5;
+const SETTLED_AT = 6;
 
 /** Small enough never to buy a second, and in this order of weight. */
 const TIES = { starts: 0.02, climbs: 0.005, metres: 0.0005, reversals: 0.0002 } as const;
@@ -115,12 +118,13 @@ export function modelOf(task: Task, school: School, pace: PaceSettings, outset: 
   const size = blocks.length;
   const SEAT = size;
   const WHEEL = size + 1;
-  const CORNER = size + 2;
+  const HERE = size + 2;
+  const here = task.rig.zones.find(({ key: zone }) => zone === outset.now?.zone);
   const places: Spot[] = [
     ...blocks.map(({ spot }) => spot),
     ground.seat,
     ground.wheel,
-    ground.corner,
+    here ? ground.spotOf(here) : ground.corner,
   ];
   const wide = places.length;
   const legSeconds = new Float64Array(wide * wide).fill(NaN);
@@ -138,14 +142,21 @@ export function modelOf(task: Task, school: School, pace: PaceSettings, outset: 
   };
   const wants = Int32Array.from(blocks, ({ requirement }) => wantOf(requirement));
   const work = Float64Array.from(blocks, ({ seconds }) => seconds);
+  const names = [...new Set(blocks.map(({ zone }) => zone.key))];
+  const zones = Int32Array.from(blocks, ({ zone }) => names.indexOf(zone.key));
+  const zoneNow = names.indexOf(outset.now?.zone ?? '');
   const inCab = Uint8Array.from(places, ({ level }) => (level === 'cab' ? 1 : 0));
+  const chocksIn = Uint8Array.from(blocks, ({ instances }) =>
+    instances.some(({ check }) => check.does?.includes('chocks-in')) ? 1 : 0,
+  );
   const inBay = Uint8Array.from(places, ({ level }) => (level === 'bay' ? 1 : 0));
   const warmUp = outset.freezing ? pace.oilWarmUpInFrost : pace.oilWarmUp;
 
   // Numbers that change with every step; an array of them is not made anew each time.
-  const now = new Float64Array(6);
+  const now = new Float64Array(7);
   let tell: ((happening: Happening) => void) | undefined;
-  let place = CORNER;
+  let place = HERE;
+  let stand = zoneNow;
   let climbs = 0;
   let starts = 0;
   let reversals = 0;
@@ -163,12 +174,24 @@ export function modelOf(task: Task, school: School, pace: PaceSettings, outset: 
   const reset = () => {
     now.fill(0);
     climbs = starts = reversals = 0;
-    place = CORNER;
-    running = key = outset.running;
-    lamps = released = chocks = powerTakeOff = propped = platform = outriggers = hood = false;
-    now[AIR_AT] = outset.airUp ? 0 : outset.running ? pace.airBuildUp : Infinity;
-    now[OIL_AT] = Infinity;
-    now[COLD_AT] = outset.running ? Infinity : outset.warm ? pace.coolDown : 0;
+    place = HERE;
+    stand = zoneNow;
+    const { now: from } = outset;
+    running = outset.running;
+    key = from?.key ?? outset.running;
+    lamps = from?.lamps ?? false;
+    released = from?.released ?? false;
+    chocks = from?.chocks ?? false;
+    powerTakeOff = from?.powerTakeOff ?? false;
+    propped = from?.propped ?? false;
+    platform = from?.platform ?? false;
+    outriggers = from?.outriggers ?? false;
+    hood = from?.hood ?? false;
+    now[AIR_AT] = from?.airIn ?? (outset.airUp ? 0 : outset.running ? pace.airBuildUp : Infinity);
+    now[OIL_AT] = from?.oilIn ?? Infinity;
+    now[COLD_AT] = from?.coldIn ?? (outset.running ? Infinity : outset.warm ? pace.coolDown : 0);
+    now[SETTLED_AT] =
+      from?.settledIn ?? (outset.running ? Infinity : outset.warm ? pace.oilSettles : 0);
   };
   const go = (to: number) => {
     const at = place * wide + to;
@@ -189,7 +212,7 @@ export function modelOf(task: Task, school: School, pace: PaceSettings, outset: 
     now[TIME] += legSeconds[at];
     place = to;
   };
-  const change = (name: Change, seconds: number) => {
+  const change = (name: VehicleChange, seconds: number) => {
     tell?.({ kind: 'change', at: now[TIME], seconds, change: name });
     now[TIME] += seconds;
   };
@@ -208,7 +231,7 @@ export function modelOf(task: Task, school: School, pace: PaceSettings, outset: 
     change('start', pace.start);
     running = key = true;
     starts += 1;
-    now[COLD_AT] = Infinity;
+    now[COLD_AT] = now[SETTLED_AT] = Infinity;
     if (now[AIR_AT] === Infinity) now[AIR_AT] = now[TIME] + pace.airBuildUp;
   };
   const shutDown = () => {
@@ -216,6 +239,7 @@ export function modelOf(task: Task, school: School, pace: PaceSettings, outset: 
     running = powerTakeOff = false;
     now[OIL_AT] = Infinity;
     now[COLD_AT] = now[TIME] + pace.coolDown;
+    now[SETTLED_AT] = now[TIME] + pace.oilSettles;
   };
   /** Whether the seat must be visited before this can be done. */
   const needsSeat = (want: number): boolean =>
@@ -289,6 +313,10 @@ export function modelOf(task: Task, school: School, pace: PaceSettings, outset: 
   const bringAbout = (order: ArrayLike<number>, index: number, count: number) => {
     const block = order[index];
     const want = wants[block];
+    if (hood && !inBay[block]) {
+      change('hood-closed', pace.hood / 2);
+      hood = false;
+    }
     // Chocks come before the brake is let go, and before anybody reaches under.
     if ((want & bits.chocksIn) !== 0 && !chocks) moveChocks(true);
     if ((want & bits.chocksOut) !== 0 && chocks) {
@@ -305,10 +333,13 @@ export function modelOf(task: Task, school: School, pace: PaceSettings, outset: 
     } else if (inCab[place] && !inCab[block]) {
       lookAhead(order, index, count);
     }
-    if (hood && !inBay[block]) hood = false;
     go(block);
+    if (zones[block] !== stand) {
+      now[TIME] += pace.arriving;
+      stand = zones[block];
+    }
     if (inBay[block] && !hood) {
-      now[TIME] += pace.hood;
+      change('hood-open', pace.hood / 2);
       hood = true;
     }
     if ((want & bits.propped) !== 0 && !propped) {
@@ -326,6 +357,7 @@ export function modelOf(task: Task, school: School, pace: PaceSettings, outset: 
     if ((want & bits.air) !== 0) wait(now[AIR_AT], 'air');
     if ((want & bits.oilWarm) !== 0) wait(now[OIL_AT], 'oil');
     if ((want & bits.cold) !== 0) wait(now[COLD_AT], 'cold');
+    if ((want & bits.settled) !== 0) wait(now[SETTLED_AT], 'settle');
   };
 
   return {
@@ -337,7 +369,10 @@ export function modelOf(task: Task, school: School, pace: PaceSettings, outset: 
         const block = order[index];
         if (tell) tell({ kind: 'check', at: now[TIME], seconds: work[block], block });
         now[TIME] += work[block];
+        if (chocksIn[block]) chocks = true;
       }
+      if (hood) change('hood-closed', pace.hood / 2);
+      hood = false;
       if (released) {
         go(SEAT);
         setBrake();

@@ -1,4 +1,4 @@
-import type { Requirement } from './requirement';
+import type { Requirement } from '../planning';
 
 /** A requirement as bits, for orders that are tried by the thousand. */
 export const WANT = {
@@ -17,6 +17,7 @@ export const WANT = {
   outriggers: 4096,
   air: 8192,
   oilWarm: 16_384,
+  settled: 32_768,
 } as const;
 
 export function wantOf(requirement: Requirement): number {
@@ -36,6 +37,7 @@ export function wantOf(requirement: Requirement): number {
     (requirement.platform ? WANT.platform : 0) |
     (requirement.outriggers ? WANT.outriggers : 0) |
     (requirement.air ? WANT.air : 0) |
-    (requirement.oilWarm ? WANT.oilWarm : 0)
+    (requirement.oilWarm ? WANT.oilWarm : 0) |
+    (requirement.settled ? WANT.settled : 0)
   );
 }

@@ -9,6 +9,8 @@ export type First = 'outside' | 'cab' | 'engine-bay';
 export interface School {
   readonly direction: Direction;
   readonly first: First;
+  /** When the engine is started. */
+  readonly engine: EngineTiming;
   /** Somebody is there to stand where the driver cannot see. */
   readonly helper: boolean;
 }
@@ -16,10 +18,17 @@ export interface School {
 export const USUAL_SCHOOL: School = {
   direction: 'counter-clockwise',
   first: 'outside',
+  engine: 'planned',
   helper: false,
 };
 
 export const DIRECTIONS: readonly Direction[] = ['counter-clockwise', 'clockwise'];
+/**
+ * `planned` leaves it to the planner; `early` starts before the outside is walked, so that air and warm-up run meanwhile;
+ * `last` starts only when all that stands has been looked at.
+ */
+export type EngineTiming = 'planned' | 'early' | 'last';
+export const ENGINE_TIMINGS: readonly EngineTiming[] = ['planned', 'early', 'last'];
 export const FIRSTS: readonly First[] = ['outside', 'cab', 'engine-bay'];
 
 const ORDER: Readonly<Record<First, readonly Round[]>> = {

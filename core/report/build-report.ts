@@ -1,13 +1,16 @@
 import type { SwitchedOffCheck } from '../catalogue';
 import {
+  droppedUnits,
   findHasty,
   findStays,
+  rigWithout,
   type Assessment,
   type Inspection,
   type InstanceAssessment,
 } from '../inspection';
 import { decideVerdict, dueOf, type Policy } from '../grading';
 import type { CheckInstance, Rig } from '../rig';
+import { toCourse } from './course';
 import {
   REPORT_FORMAT,
   REPORT_VERSION,
@@ -45,10 +48,11 @@ export function buildReport(request: BuildReportRequest): Report {
   const placed = rig.units.find(({ unit }) => unit.id === unitId);
   const [policy, ...beside] = request.policies;
   if (!placed) throw new RangeError('This unit was not part of the walk.');
+  const { towing } = rigWithout(rig, droppedUnits(rig, inspection.course));
   const instances = rig.instances.filter(({ unit }) => unit.id === unitId);
   const findings = assessment.findings.filter((finding) => finding.unitId === unitId);
   const verdict = decideVerdict({
-    capabilities: placed.module.capabilities.filter((each) => each !== 'tow' || rig.towing),
+    capabilities: placed.module.capabilities.filter((each) => each !== 'tow' || towing),
     towed: new Set(),
     findings,
   });
@@ -97,6 +101,7 @@ export function buildReport(request: BuildReportRequest): Report {
     driver: request.driver,
     odometer: findOdometer(inspection, instances),
     pace: toPace(request),
+    course: toCourse(inspection, rig, unitId),
     answers: instances.flatMap((instance) => toAnswer(instance, request)),
     defects: instances.flatMap((instance) => toDefect(instance, request)),
     carried: findings
@@ -184,11 +189,18 @@ function toAnswer(instance: CheckInstance, request: BuildReportRequest): ReportA
       outcome: state,
       reason: answer.outcome === 'not-looked' ? answer.reason : undefined,
       at: iso(answer.at),
+      helper: helperOf(answer.actorId, request.inspection),
+      together: answer.outcome === 'sound' ? answer.together : undefined,
       readings: toReadings(assessed),
       counted: toCounted(instance, request),
       replaced: request.inspection.replaced.get(instance.key)?.length,
     },
   ];
+}
+
+function helperOf(actorId: string, { begun, course }: Inspection): string | undefined {
+  if (actorId === begun?.actorId) return undefined;
+  return course.helpers.find((helper) => helper.phone && helper.actorId === actorId)?.name;
 }
 
 function toCounted(

@@ -30,6 +30,10 @@ export interface ReportAnswer {
   readonly outcome: 'sound' | 'note' | 'minor' | 'major' | 'not-looked';
   readonly reason?: string;
   readonly at: string;
+  /** Name of the helper who gave it; missing where the driver did. */
+  readonly helper?: string;
+  /** Said in one touch of the rest of a stop, after its least time. */
+  readonly together?: true;
   readonly readings?: readonly ReportReading[];
   /** What was found of the list that belongs to the check. */
   readonly counted?: readonly {
@@ -93,6 +97,31 @@ export interface ReportRig {
   readonly shown: string;
 }
 
+/** What happened on a walk beside the answers. Times are ISO 8601 in UTC. */
+export interface ReportCourse {
+  /** Stops of this unit at which the tag was read. */
+  readonly presence?: readonly {
+    readonly title: string;
+    readonly at: string;
+    readonly how: 'camera' | 'typed';
+  }[];
+  /** Who helped, and from when to when. */
+  readonly helpers?: readonly {
+    readonly name: string;
+    readonly from: string;
+    readonly to?: string;
+  }[];
+  /** It was left behind during the walk: what was not answered by then was not looked at. */
+  readonly leftBehind?: { readonly reason: string; readonly at: string };
+  /** What came up on the way. */
+  readonly turned?: readonly {
+    readonly circumstances: readonly Circumstance[];
+    readonly at: string;
+  }[];
+  /** The clock of the phone was changed by so many seconds. */
+  readonly clockMoved?: readonly { readonly seconds: number; readonly at: string }[];
+}
+
 /** What one walk found on one unit, complete in itself. Times are ISO 8601 in UTC. */
 export interface Report {
   readonly format: typeof REPORT_FORMAT;
@@ -139,6 +168,8 @@ export interface Report {
       readonly floor: number;
     }[];
   };
+  /** What happened beside the answers; missing where nothing did. */
+  readonly course?: ReportCourse;
   readonly answers: readonly ReportAnswer[];
   readonly defects: readonly ReportDefect[];
   readonly carried: readonly {
@@ -176,6 +207,7 @@ export interface Addition {
     | 'released'
     | 'signed-out'
     | 'returned'
+    | 'found'
     | 'annotated';
   readonly report: string;
   readonly at: string;

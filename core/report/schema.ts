@@ -99,6 +99,8 @@ const report = shape(
           readings: list(reading),
           counted: list(counted),
           replaced: { type: 'integer' },
+          helper: text,
+          together: { const: true },
         },
       ),
     ),
@@ -163,6 +165,21 @@ const report = shape(
         }),
       ),
     }),
+    course: shape(
+      {},
+      {
+        presence: list(shape({ title: text, at: time, how: { enum: ['camera', 'typed'] } })),
+        helpers: list(shape({ name: text, from: time }, { to: time })),
+        leftBehind: shape({ reason: text, at: time }),
+        turned: list(
+          shape({
+            circumstances: list({ enum: ['dark', 'wet', 'freezing', 'passengers'] }),
+            at: time,
+          }),
+        ),
+        clockMoved: list(shape({ seconds: { type: 'number' }, at: time })),
+      },
+    ),
     house: { type: 'integer' },
     notAsked: list(shape({ title: text, reason: text })),
     rig: shape({
@@ -186,6 +203,7 @@ const addition = shape(
         'released',
         'signed-out',
         'returned',
+        'found',
         'annotated',
       ],
     },

@@ -98,7 +98,7 @@ export function composeRig(request: RigRequest): Rig {
 }
 
 /** What the units can do together: `tow` only when something is coupled, `road` only by the one that drives. */
-function rigCapabilities(placed: readonly PlacedUnit[], towing: boolean): Capability[] {
+export function rigCapabilities(placed: readonly PlacedUnit[], towing: boolean): Capability[] {
   const all = new Set(
     placed.flatMap(({ module }, index) =>
       module.capabilities.filter((each) => index === 0 || (each !== 'road' && each !== 'tow')),

@@ -1,5 +1,6 @@
 export {
   composeRig,
+  rigCapabilities,
   type CheckInstance,
   type Rig,
   type RigRequest,

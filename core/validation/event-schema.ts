@@ -1,5 +1,6 @@
-import { array, mixed, number, object, string, type AnyObjectSchema } from 'yup';
+import { array, boolean, mixed, number, object, string, type AnyObjectSchema } from 'yup';
 import { CAPABILITIES, PHASES } from '../catalogue';
+import { AFFIRMATIONS, VEHICLE_CHANGES } from '../planning';
 import { UNITS } from '../quantity';
 import type { EventType } from '../inspection';
 
@@ -54,6 +55,15 @@ function isPolicyMap(value: unknown): boolean {
   );
 }
 
+const circumstances = () =>
+  array(string().oneOf(['dark', 'wet', 'freezing', 'passengers']).required());
+
+/** `unit id/zone id` */
+const zone = () =>
+  string()
+    .matches(/^[0-9a-f-]{36}\/[\w.-]{1,60}$/, '${path} is no stop of a unit')
+    .required();
+
 const reason = () =>
   plainText(1000).min(3, 'say in a few words why').required('say in a few words why');
 
@@ -61,6 +71,25 @@ const day = () => string().matches(/^\d{4}-\d{2}-\d{2}$/, '${path} is no date li
 
 const finite = () =>
   number().test('finite', '${path} is no number', (n) => n === undefined || Number.isFinite(n));
+
+const fault = () =>
+  object({
+    key: key(),
+    defectId: uuid().required(),
+    symptomId: plainText(80).required(),
+    stepId: plainText(80),
+    spot: object({
+      x: finite().min(-50).max(50).required(),
+      y: finite().min(-50).max(50).required(),
+    })
+      .noUnknown()
+      .default(undefined)
+      .optional(),
+    note: plainText(1000),
+    photos: array(photo).max(6).required(),
+    fixed: plainText(300),
+    raisedTo: string().oneOf(['note', 'minor', 'major']),
+  }).noUnknown();
 
 /** The payload of each type of event, version 1. */
 export const payloadSchemas: Readonly<Record<EventType, AnyObjectSchema>> = {
@@ -81,9 +110,8 @@ export const payloadSchemas: Readonly<Record<EventType, AnyObjectSchema>> = {
       .noUnknown()
       .default(undefined)
       .optional(),
-    circumstances: array(
-      string().oneOf(['dark', 'wet', 'freezing', 'passengers']).required(),
-    ).required(),
+    circumstances: circumstances().required(),
+    tags: array(zone()).max(200),
     temperatureC: finite().min(-80).max(70),
     place: plainText(120),
   }).noUnknown(),
@@ -94,6 +122,7 @@ export const payloadSchemas: Readonly<Record<EventType, AnyObjectSchema>> = {
       is: 'not-looked',
       then: (schema) => schema.required('say why it could not be looked at').min(3),
     }),
+    together: boolean().oneOf([true]),
   }).noUnknown(),
   measured: object({
     key: key(),
@@ -102,23 +131,8 @@ export const payloadSchemas: Readonly<Record<EventType, AnyObjectSchema>> = {
     typed: plainText(24).required(),
     instrument: string().oneOf(['eye', 'gauge', 'sensor', 'simulated-sensor']).required(),
   }).noUnknown(),
-  faulted: object({
-    key: key(),
-    defectId: uuid().required(),
-    symptomId: plainText(80).required(),
-    stepId: plainText(80),
-    spot: object({
-      x: finite().min(-50).max(50).required(),
-      y: finite().min(-50).max(50).required(),
-    })
-      .noUnknown()
-      .default(undefined)
-      .optional(),
-    note: plainText(1000),
-    photos: array(photo).max(6).required(),
-    fixed: plainText(300),
-    raisedTo: string().oneOf(['note', 'minor', 'major']),
-  }).noUnknown(),
+  faulted: fault(),
+  found: fault(),
   counted: object({
     key: key(),
     items: array(
@@ -183,4 +197,31 @@ export const payloadSchemas: Readonly<Record<EventType, AnyObjectSchema>> = {
     words: plainText(2000).min(2).required(),
     defectId: uuid(),
   }).noUnknown(),
+  changed: object({
+    change: string()
+      .oneOf([...VEHICLE_CHANGES])
+      .required(),
+  }).noUnknown(),
+  affirmed: object({
+    what: string()
+      .oneOf([...AFFIRMATIONS])
+      .required(),
+    zone: zone(),
+  }).noUnknown(),
+  turned: object({ circumstances: circumstances().min(1).required() }).noUnknown(),
+  dropped: object({ unitId: uuid().required(), reason: reason() }).noUnknown(),
+  joined: object({
+    name: plainText(80).min(2).required(),
+    phone: boolean().required(),
+  }).noUnknown(),
+  parted: object({}).noUnknown(),
+  asked: object({ keys: array(key()).max(100).required() }).noUnknown(),
+  present: object({
+    zone: zone(),
+    code: string()
+      .matches(/^[A-Z0-9]{6}$/, 'a code of a tag has six letters and digits')
+      .required(),
+    how: string().oneOf(['camera', 'typed']).required(),
+  }).noUnknown(),
+  'clock-moved': object({ seconds: finite().min(-1e7).max(1e7).required() }).noUnknown(),
 };

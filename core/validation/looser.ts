@@ -69,12 +69,14 @@ function findLooserAsking(check: Check, other: Check): string[] {
   if (check.each && other.each !== check.each) faults.push(`is not asked at every ${check.each}`);
   if (check.reading?.required && !other.reading?.required)
     faults.push('its reading may not be left out');
+  if (toText(check.does ?? []) !== toText(other.does ?? []))
+    faults.push('what it does to the vehicle is not as it ships');
   const needs = check.needs.filter((need) => !other.needs.includes(need));
   if (needs.length > 0) faults.push(`does not need ${needs.join(', ')} any more`);
   const cautions = new Set(other.cautions.map(toText));
   if (check.cautions.some((caution) => !cautions.has(toText(caution))))
     faults.push('one of its cautions is gone');
-  for (const field of ['zone', 'method', 'helper'] as const)
+  for (const field of ['zone', 'method', 'helper', 'guide'] as const)
     if (check[field] !== other[field]) faults.push(`its ${field} is not as it ships`);
   if (check.source && other.source !== check.source)
     faults.push(`names another rule than ${check.source}`);

@@ -13,6 +13,7 @@ import {
   ROUNDS,
   SUPPLIES,
   SYSTEMS,
+  VEHICLE_CHANGES,
   VEHICLE_CLASSES,
 } from '../catalogue';
 
@@ -142,6 +143,12 @@ export const checkSchema = object({
       .required(),
   ).required(),
   helper: string().oneOf(['none', 'may-help', 'needed', 'driver-only']).required(),
+  guide: string().oneOf(['engine-start']),
+  does: array(
+    string()
+      .oneOf([...VEHICLE_CHANGES])
+      .required(),
+  ),
   when: array(string().oneOf(circumstances).required()),
   seconds: number().positive().max(900).required(),
   criterion: words(),
@@ -215,6 +222,11 @@ export const moduleSchema: ObjectSchema<object> = object({
       x: number().required(),
       y: number().required(),
       cautions: array(caution),
+      tagged: array(
+        string()
+          .oneOf([...PHASES])
+          .required(),
+      ),
     }).noUnknown(),
   ).required(),
   places: array(

@@ -1,5 +1,6 @@
 import { catalogue } from '@nazar/core/catalogue';
 import type { CertifiedPayload, InspectionEvent } from '@nazar/core/inspection';
+import { findModuleOfUnit } from '@nazar/core/rig';
 import { hash } from '@node-rs/argon2';
 import { createHash } from 'node:crypto';
 import type { Knex } from 'knex';
@@ -12,6 +13,7 @@ import { inOrganisation } from '../store/connection';
 import { ensurePartitions } from '../store/partitions';
 import { insertPhoto } from '../store/photos';
 import { nameKey } from '../store/sign-ins';
+import { ensureTags, listTags } from '../store/tags';
 import { seededChance, type Chance } from './chance';
 import { mended, recurring, standing, trailerFaults, truckFaults } from './fault-plans';
 import { makePicture } from './pictures';
@@ -56,6 +58,8 @@ export async function seedDemo(request: SeedRequest): Promise<void> {
   );
   await keepCatalogueVersion(owner, catalogue);
   await insertWorld(owner);
+  const codes = await seedTags(db);
+  const codeOf = (zone: string) => codes.get(zone);
   const plans = planDays(now, chance);
   let sequence = 0;
   let done = 0;
@@ -63,7 +67,7 @@ export async function seedDemo(request: SeedRequest): Promise<void> {
     sequence += 1000;
     const acknowledge = await unreadOf(db, plan);
     const device = demoId(`device ${plan.driver.name}`);
-    const walk = makeWalk({ ...plan, acknowledge }, chance, device, sequence);
+    const walk = makeWalk({ ...plan, acknowledge, codeOf }, chance, device, sequence);
     await keepPictures(db, walk, chance);
     const answers = await takeIn(db, asPerson(plan.driver), walk.events);
     const refused = answers.find((answer) => answer.status === 'refused');
@@ -76,6 +80,24 @@ export async function seedDemo(request: SeedRequest): Promise<void> {
     request.onProgress?.(done, plans.length);
   }
   await seedUpkeep(db, now, chance);
+}
+
+/** A tag for every stop of every unit, as a yard has that has printed its sheets. */
+async function seedTags(db: Knex): Promise<ReadonlyMap<string, string>> {
+  const stops = units.flatMap((unit) =>
+    (findModuleOfUnit(unit, catalogue)?.zones ?? []).map(({ id }) => ({
+      unitId: unit.id,
+      zoneId: id,
+    })),
+  );
+  return inOrganisation(db, organisation.id, async (trx) => {
+    await ensureTags(trx, organisation.id, stops);
+    const tags = await listTags(
+      trx,
+      units.map(({ id }) => id),
+    );
+    return new Map(tags.map(({ unitId, zoneId, code }) => [`${unitId}/${zoneId}`, code]));
+  });
 }
 
 function asPerson(person: DemoPerson) {

@@ -5,6 +5,7 @@ import {
   circumstancesOf,
   fold,
   policiesOfWalk,
+  requiredTags,
   type AnyEvent,
   type InspectionEvent,
   type Payloads,
@@ -44,6 +45,8 @@ export interface WalkPlan {
   /** Repairs to acknowledge. */
   readonly acknowledge: readonly string[];
   readonly choice: PolicyChoice;
+  /** Code of the tag of a stop. */
+  readonly codeOf?: (zone: string) => string | undefined;
 }
 
 export interface MadeWalk {
@@ -80,6 +83,7 @@ export function makeWalk(
     } as InspectionEvent);
   };
   const rig = composeRig({ ...plan, catalogue });
+  const tags = requiredTags(rig, plan.phase);
   const policyOf = (vehicleClass: Parameters<typeof chosenPolicyId>[1]) =>
     chosenPolicyId(plan.choice, vehicleClass);
   add('begun', {
@@ -101,6 +105,8 @@ export function makeWalk(
   }
   for (const stop of orderWalk(rig)) {
     at += 15_000;
+    const code = tags.has(stop.zone.key) ? plan.codeOf?.(stop.zone.key) : undefined;
+    if (code) add('present', { zone: stop.zone.key, code, how: 'camera' });
     for (const instance of stop.instances) {
       at += Math.round(instance.check.seconds * chance.about(900, 120));
       answer(instance, plan, chance, add, at, photos);

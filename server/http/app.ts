@@ -9,9 +9,11 @@ import { pinoHttp } from 'pino-http';
 import type { Configuration } from '../configuration';
 import type { SealKey } from '../report/seal-key';
 import { authenticate } from './authenticate';
+import { conditionsRouter } from './conditions';
 import { contentRouter } from './content';
 import { deskRouter } from './desk';
 import { eventsRouter } from './events';
+import { helpingRouter } from './helping';
 import { jobsRouter } from './jobs';
 import { calendarRouter, logbookRouter } from './logbook';
 import { photosRouter } from './photos';
@@ -21,6 +23,7 @@ import { publicReportRouter, reportsRouter } from './reports';
 import { rigsRouter } from './rigs';
 import { rulesRouter } from './rules';
 import { sessionRouter } from './session';
+import { tagsRouter } from './tags';
 import { workshopRouter } from './workshop';
 
 export interface AppParts {
@@ -86,6 +89,9 @@ function apiRouter({ db, key, configuration }: AppParts) {
   router.use(referenceRouter(db));
   router.use(photosRouter(db));
   router.use(workshopRouter(db));
+  router.use(helpingRouter(db));
+  router.use(tagsRouter(db));
+  router.use(conditionsRouter(db));
   router.use(jobsRouter(db));
   router.use(deskRouter(db));
   router.use(rigsRouter(db));

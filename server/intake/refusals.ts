@@ -21,7 +21,9 @@ import { findDefect } from '../store/defects';
 import type { Bearing, Rules } from '../store/open-inspection';
 import { listOutings, lockUnits } from '../store/outings';
 import { findPerson, type Person } from '../store/sessions';
+import { findTag, findTagByCode } from '../store/tags';
 import type { DepotUnit } from '../store/units';
+import { refuseOnCourse } from './on-course';
 import { rigOf } from './rig-of';
 import type { RefusalCode } from './sentences';
 import type { Standing } from './stand';
@@ -73,6 +75,8 @@ function refuseByKind(held: Held, event: InspectionEvent): Answer | Promise<Answ
   const { person, units } = held;
   if (event.type === 'begun') return refuseBegun(held, event.payload);
   if (units.some((unit) => unit.depotId !== person.depotId)) return { code: 'unit-not-yours' };
+  const course = refuseOnCourse(held, event);
+  if (course) return course;
   if ('key' in event.payload && !units.some((unit) => keyOfUnit(event.payload, unit)))
     return { code: 'check-of-other-unit' };
   switch (event.type) {
@@ -82,6 +86,10 @@ function refuseByKind(held: Held, event: InspectionEvent): Answer | Promise<Answ
       return refuseAcknowledged(held, event.payload.defectId);
     case 'signed-out':
       return refuseSignedOut(held, event);
+    case 'found':
+      return refuseOtherWalk(held);
+    case 'present':
+      return refusePresent(held, event.payload);
     case 'overridden':
       return refuseOverridden(held, event.payload.about);
     case 'released':
@@ -189,6 +197,21 @@ function toSentence(objection: Objection): string {
     case 'officer':
       return `Out of service: ${objection.capabilities.join(', ')}. An officer must release it first.`;
   }
+}
+
+/** Presence is proven by the tag of that very stop, and by no other. */
+async function refusePresent(
+  { trx, units }: Held,
+  { zone, code }: Of<'present'>['payload'],
+): Promise<Refused | undefined> {
+  const [unitId, zoneId] = zone.split('/');
+  if (!units.some(({ id }) => id === unitId)) return { code: 'check-of-other-unit' };
+  const tag = await findTag(trx, unitId, zoneId);
+  if (tag?.code === code) return undefined;
+  const other = await findTagByCode(trx, code);
+  return other
+    ? { code: 'other-tag', detail: `This is the tag of ${other.number} · ${other.title}.` }
+    : { code: 'no-such-tag' };
 }
 
 function refuseOverridden(held: Held, about: string): Refused | undefined {

@@ -24,7 +24,11 @@ export type RefusalCode =
   | 'may-not-leave'
   | 'no-such-finding'
   | 'major-not-overridden'
-  | 'no-such-mechanic';
+  | 'no-such-mechanic'
+  | 'not-for-helpers'
+  | 'unit-drives'
+  | 'no-such-tag'
+  | 'other-tag';
 
 /** Each refusal as a sentence that says what to do. */
 export const sentences: Readonly<Record<RefusalCode, string>> = {
@@ -74,6 +78,12 @@ export const sentences: Readonly<Record<RefusalCode, string>> = {
   'no-such-finding': 'There is no such condition to take off.',
   'major-not-overridden':
     'This is major. Nobody may override it; it must be repaired and certified.',
+  'helper-there':
+    'Somebody helps on this walk already. They must leave before somebody else comes.',
+  'not-for-helpers': 'This check is the driver’s own. A helper does not answer it.',
+  'unit-drives': 'The unit that drives cannot stay behind.',
+  'no-such-tag': 'There is no tag with this code. Read it again, or have a new sheet printed.',
+  'other-tag': 'This is the tag of another place.',
   'no-such-mechanic': 'Choose a mechanic of this depot.',
   'already-signed-out': 'This rig was signed out on this walk already.',
   'not-signed-out': 'This rig was not signed out on this walk.',

@@ -68,10 +68,30 @@ const WALKING = new Set([
   'counted',
   'acknowledged',
   'annotated',
+  'changed',
+  'affirmed',
+  'turned',
+  'dropped',
+  'joined',
+  'parted',
+  'asked',
+  'present',
+  'clock-moved',
   'signed',
 ]);
 /** Of those, the ones whose permission depends on no more than begun and signed. */
-const PLAIN = new Set(['answered', 'measured', 'faulted', 'counted', 'acknowledged', 'annotated']);
+const PLAIN = new Set([
+  'answered',
+  'measured',
+  'faulted',
+  'counted',
+  'acknowledged',
+  'annotated',
+  'changed',
+  'affirmed',
+  'turned',
+  'clock-moved',
+]);
 
 async function takeInOne(
   trx: Knex.Transaction,
@@ -116,7 +136,9 @@ async function takeInOne(
     }
     const walking = WALKING.has(event.type);
     if (!walking) await store();
-    if (stale && !PLAIN.has(event.type)) {
+    // What a helper may do depends on whether they help at this moment.
+    const helps = inspection.begun !== undefined && event.actorId !== inspection.begun.actorId;
+    if (stale && (helps || !PLAIN.has(event.type))) {
       inspection = state();
       stale = false;
     }

@@ -11,7 +11,10 @@ export function findingSteps(
   const rows = new Map(defects.map((row) => [row.id, row]));
   const before = new Map(bearing.known.map((defect) => [defect.id, defect]));
   return accepted.flatMap((event): NewStep[] => {
-    const row = event.type === 'faulted' ? rows.get(event.payload.defectId) : undefined;
+    const row =
+      event.type === 'faulted' || event.type === 'found'
+        ? rows.get(event.payload.defectId)
+        : undefined;
     if (!row) return [];
     const known = before.get(row.id);
     const worse = known && GRADES.indexOf(row.grade) > GRADES.indexOf(known.grade);

@@ -116,7 +116,8 @@ export function walkBindings(request: Omit<ProjectRequest, 'repairs'>) {
 /** A fault counts from the moment it is known, not from the signature: the walk may never be signed. */
 export function touchesDefects(accepted: readonly InspectionEvent[]): boolean {
   return accepted.some(
-    ({ type }) => type === 'faulted' || type === 'answered' || type === 'signed',
+    ({ type }) =>
+      type === 'faulted' || type === 'answered' || type === 'signed' || type === 'found',
   );
 }
 

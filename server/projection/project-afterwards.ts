@@ -1,4 +1,4 @@
-import type { InspectionEvent } from '@nazar/core/inspection';
+import { droppedUnits, type InspectionEvent } from '@nazar/core/inspection';
 import { certify, type DefectStep } from '@nazar/core/repair';
 import type { Knex } from 'knex';
 import type { Standing } from '../intake/stand';
@@ -37,12 +37,13 @@ export async function projectAfterwards(
     case 'acknowledged':
       await projectAcknowledged(trx, event, standing);
       break;
-    case 'signed-out':
+    case 'signed-out': {
+      const stays = droppedUnits(standing.rig, standing.inspection.course);
       await insertOuting(trx, {
         inspectionId: event.inspectionId,
         organisationId: person.organisationId,
         depotId: standing.units[0].depotId,
-        unitIds: standing.units.map(({ id }) => id),
+        unitIds: standing.units.map(({ id }) => id).filter((id) => !stays.has(id)),
         purpose: event.payload.purpose,
         needs: event.payload.needs,
         title: event.payload.title,
@@ -50,6 +51,7 @@ export async function projectAfterwards(
         byId: event.actorId,
       });
       break;
+    }
     case 'returned':
       await closeOuting(trx, event.inspectionId, iso(event.at), event.actorId);
       break;

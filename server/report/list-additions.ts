@@ -17,7 +17,22 @@ export async function listAdditions(
 ): Promise<Addition[]> {
   const defects = await trx('defects')
     .where({ inspection_id: inspection.id })
-    .select('id', 'unit_id', 'acknowledged_at', 'acknowledged_by');
+    .select(
+      'id',
+      'unit_id',
+      'acknowledged_at',
+      'acknowledged_by',
+      'title',
+      'place',
+      'symptom',
+      'grade',
+    );
+  const foundWords = new Map(
+    defects.map((row) => [
+      row.id as string,
+      [`${row.title}${row.place ? ` (${row.place})` : ''}`, row.symptom, row.grade].join(': '),
+    ]),
+  );
   const unitOfDefect = new Map(defects.map((row) => [row.id as string, row.unit_id as string]));
   const hashes = inspection.work.length > 0 ? await photoHashes(trx, inspection.id) : new Map();
   const by = await findPeople(trx, inspection, defects);
@@ -109,6 +124,14 @@ export async function listAdditions(
           ...(returned.words && { words: returned.words }),
         })
       : [],
+    ...inspection.found.map((each) =>
+      toAll(each, ofUnit(each.key.split('/')[0]), {
+        kind: 'found',
+        defect: each.defectId,
+        about: each.key,
+        words: foundWords.get(each.defectId) ?? each.symptomId,
+      }),
+    ),
     defects
       .filter((row) => row.acknowledged_at)
       .flatMap((row) =>
@@ -136,6 +159,7 @@ async function findPeople(
     ...inspection.work,
     ...inspection.overrides.values(),
     ...inspection.annotations,
+    ...inspection.found,
     inspection.released,
     inspection.signedOut,
     inspection.returned,

@@ -54,6 +54,7 @@ export const ADDING_TYPES = [
   'released',
   'signed-out',
   'returned',
+  'found',
   'annotated',
 ] as const;
 

@@ -25,7 +25,8 @@ export async function sealInspection(
     const { log, units, bearing, rules } = opened;
     const row = await trx('inspections').where({ id: inspectionId }).first();
     if (!row?.signed_at || row.report_id) return row?.report_id ?? undefined;
-    const inspection = fold(inspectionId, log);
+    // What showed on the road since is an addition, and no part of what was signed.
+    const inspection = { ...fold(inspectionId, log), found: [] };
     const { begun, signed } = inspection;
     if (!begun || !signed) return undefined;
     const { rig, assessment, policiesOf } = stand(inspection, units, bearing, rules);

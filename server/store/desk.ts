@@ -27,3 +27,24 @@ export async function deskWalks(trx: Knex, depotId: string) {
     returnedAt: (row.returned_at as Date | null)?.toISOString() ?? null,
   }));
 }
+
+/** How many stops of the last thirty days were answered faster than they can be walked, and where most often; of nobody in particular. */
+export async function paceOfDepot(trx: Knex, depotId: string) {
+  const { rows } = await trx.raw(
+    `with lately as (
+       select r.body->'pace' as pace from reports r join inspections i on i.id = r.inspection_id
+        where i.depot_id = ? and i.signed_at > now() - interval '30 days' and r.body->'pace' is not null)
+     select (select coalesce(sum((pace->>'stops')::int), 0)::int from lately) as stops,
+            (select coalesce(sum(json_array_length(pace->'hasty')), 0)::int from lately) as hasty,
+            (select coalesce(json_agg(t), '[]') from (
+               select h->>'title' as title, count(*)::int as count
+                 from lately, json_array_elements(pace->'hasty') as h
+                group by 1 order by 2 desc, 1 limit 3) as t) as places`,
+    [depotId],
+  );
+  return rows[0] as {
+    readonly stops: number;
+    readonly hasty: number;
+    readonly places: readonly { readonly title: string; readonly count: number }[];
+  };
+}

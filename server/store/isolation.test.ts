@@ -1,4 +1,4 @@
-import { faultOf, instanceOf, makeRig, signature, walkSound } from '@nazar/core/testing';
+import { faultOf, instanceOf, makeRig, signature, truck, walkSound } from '@nazar/core/testing';
 import { v4 as anyId } from 'uuid';
 import {
   abroad,
@@ -18,6 +18,7 @@ beforeAll(async () => {
   log.add('faulted', faultOf(instanceOf(rig, 'truck.cab.belt'), 'belt-cut', { defectId: anyId() }));
   log.add('signed', { signature, headline: 'stays' });
   await server.send(people.imre, asWalkOf(people.imre, log.events));
+  await (await server.as(people.imre)).get(`/api/units/${truck.id}/tags`).expect(200);
 });
 afterAll(() => server.close());
 
@@ -34,6 +35,7 @@ const WALLED = [
   'defect_steps',
   'reports',
   'chain_heads',
+  'tags',
 ];
 
 const count = (organisationId: string, table: string) =>

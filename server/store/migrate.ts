@@ -2,6 +2,7 @@ import type { Knex } from 'knex';
 import * as first from './migrations/2026-11-25-first';
 import * as closingLoop from './migrations/2026-11-25-closing-loop';
 import * as houseContent from './migrations/2026-11-25-house-content';
+import * as tags from './migrations/2026-11-25-tags';
 import * as openInspection from './migrations/2026-11-25-open-inspection';
 
 interface Migration {
@@ -15,6 +16,7 @@ const MIGRATIONS: readonly Migration[] = [
   { name: '2026-11-25-open-inspection', up: openInspection.up },
   { name: '2026-11-25-closing-loop', up: closingLoop.up },
   { name: '2026-11-25-house-content', up: houseContent.up },
+  { name: '2026-11-25-tags', up: tags.up },
 ];
 
 const migrationSource: Knex.MigrationSource<Migration> = {

@@ -139,3 +139,17 @@ function toBearing(open: readonly OpenDefect[]): Bearing {
       })),
   };
 }
+
+/** Walks of a depot that were begun within half a day and are not signed. */
+export async function listOpenWalks(
+  trx: Knex,
+  depotId: string,
+): Promise<{ readonly id: string; readonly driverId: string; readonly driver: string }[]> {
+  const rows = await trx('inspections')
+    .join('people', 'people.id', 'inspections.driver_id')
+    .where('inspections.depot_id', depotId)
+    .whereNull('signed_at')
+    .where('begun_at', '>', trx.raw(`now() - interval '12 hours'`))
+    .select('inspections.id', 'driver_id', 'people.name');
+  return rows.map((row) => ({ id: row.id, driverId: row.driver_id, driver: row.name }));
+}

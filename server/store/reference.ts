@@ -8,6 +8,7 @@ import { listJobs } from './jobs';
 import { listOutings } from './outings';
 import { findPolicyChoice, listOwnPolicies } from './rules';
 import { listRigs } from './rigs';
+import { listTags } from './tags';
 import { listUnits } from './units';
 import { weakSpotsOf } from './weak-spots';
 
@@ -33,6 +34,7 @@ export async function readReference(trx: Knex, person: Person) {
     outings: await listOutings(trx, unitIds),
     mechanics: await listMechanics(trx, person.depotId),
     units,
+    tags: await listTags(trx, unitIds),
     rigs: await listRigs(trx, person.depotId),
     sealKeys: await listSealKeys(trx),
     defects: await defectsOfUnits(trx, unitIds),

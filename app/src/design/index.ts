@@ -13,3 +13,4 @@ export { Toggles } from './toggles';
 export { Body, Figure, Heading, Soft } from './words';
 export { useNow } from './use-now';
 export { useStable } from './use-stable';
+export { wearGloves } from './wear-gloves';

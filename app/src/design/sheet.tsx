@@ -10,10 +10,12 @@ interface SheetProps {
   readonly children: ReactNode;
   /** Stays at the foot while the rest scrolls. */
   readonly foot?: ReactNode;
+  /** Takes the room of a wide screen. */
+  readonly wide?: boolean;
 }
 
 /** Rises from below; at hand for a thumb. Escape closes it. */
-export function Sheet({ title, closeTitle, onClose, children, foot }: SheetProps) {
+export function Sheet({ title, closeTitle, onClose, children, foot, wide = false }: SheetProps) {
   const box = useRef<View>(null);
   useEffect(() => {
     const opener = document.activeElement;
@@ -37,7 +39,7 @@ export function Sheet({ title, closeTitle, onClose, children, foot }: SheetProps
         <View
           ref={box}
           tabIndex={-1}
-          className="mx-auto max-h-[94%] w-full max-w-[640px] rounded-t-3xl border-t-2 border-line bg-surface"
+          className={`mx-auto max-h-[94%] w-full rounded-t-3xl border-t-2 border-line bg-surface ${wide ? 'max-w-[640px] lg:max-w-[1180px]' : 'max-w-[640px]'}`}
         >
           <View className="flex-row items-center justify-between gap-2 pl-5 pr-2 pt-2">
             <Heading level={2} className="shrink">

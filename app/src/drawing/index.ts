@@ -6,3 +6,5 @@ export { RigDrawing, toBeads, type FaultMark, type StopBead } from './rig-drawin
 export { RigSide } from './rig-side';
 export { unitAlone } from './unit-alone';
 export { SignatureDrawing } from './signature-drawing';
+export { CodeCamera } from './code-camera';
+export { SquareCode } from './square-code';

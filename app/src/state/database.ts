@@ -13,6 +13,13 @@ export interface KeptEvent {
   refusal?: { code: string; detail: string };
 }
 
+/** An event that was made on another device of the same walk. */
+export interface HeardEvent {
+  readonly id: string;
+  readonly inspectionId: string;
+  readonly event: AnyEvent;
+}
+
 export interface KeptPhoto {
   readonly id: string;
   readonly inspectionId: string;
@@ -37,6 +44,7 @@ export interface KeptValue {
 
 class DeviceDatabase extends Dexie {
   events!: EntityTable<KeptEvent, 'sequence'>;
+  heard!: EntityTable<HeardEvent, 'id'>;
   photos!: EntityTable<KeptPhoto, 'id'>;
   drafts!: EntityTable<KeptDraft, 'id'>;
   values!: EntityTable<KeptValue, 'name'>;
@@ -49,6 +57,7 @@ class DeviceDatabase extends Dexie {
       drafts: 'id, inspectionId',
       values: 'name',
     });
+    this.version(2).stores({ heard: 'id, inspectionId' });
   }
 }
 

@@ -19,6 +19,12 @@ export interface Desk {
   readonly walks: readonly DeskWalk[];
   readonly outings: readonly Outing[];
   readonly jobs: readonly PlannedJob[];
+  /** Stops of the last thirty days, and how many were faster than they can be walked. */
+  readonly pace: {
+    readonly stops: number;
+    readonly hasty: number;
+    readonly places: readonly { readonly title: string; readonly count: number }[];
+  };
 }
 
 export function loadDesk(): Promise<Desk> {

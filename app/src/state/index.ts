@@ -10,6 +10,7 @@ export {
   useCatalogue,
   type ContentState,
 } from './content';
+export { loadConditions } from './conditions';
 export { cancelJob, loadDesk, planJob, type Desk, type DeskWalk } from './desk';
 export { dropDraft, keepDraft, listDrafts, readDraft } from './drafts';
 export {
@@ -43,7 +44,15 @@ export {
   type ReadingCourse,
   type UnitService,
 } from './logbook';
-export { keepPlan, keepSchool, readSchool, type KeptPlan } from './plans';
+export {
+  keepLastOrder,
+  keepPlan,
+  keepSchool,
+  readLastOrder,
+  readSchool,
+  type KeptPlan,
+  type ToldTurn,
+} from './plans';
 export { keepPhoto, loadPhoto, type PreparedPicture } from './photos';
 export { keepRigChoice, readRigChoice, usePreferences, type Theme } from './preferences';
 export {
@@ -55,9 +64,12 @@ export {
   type Outing,
   type PlannedJob,
   type Reference,
+  type Tag,
 } from './reference';
-export { loadRemoteLog } from './remote-log';
+export { codeOfWalk, findWalkToHelp, loadRemoteLog, useHearing, type Hearing } from './remote-log';
 export { loadReportText, loadSealKeys, parseReport } from './reports';
+export { changeTag, loadTags, type StopTag } from './tags';
+export { timeNow } from './time-now';
 export { useLoaded } from './use-loaded';
 export { useSession, type SignedInPerson } from './session';
 export { startSync, syncNow, useSync, type SyncTrouble } from './sync';

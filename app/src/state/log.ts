@@ -3,7 +3,7 @@ import { v7 as newId } from 'uuid';
 import { flushSync } from 'react-dom';
 import { create } from 'zustand';
 import { database, isDiskFull, keepValue, readValue, toEvent } from './database';
-import { useReference } from './reference';
+import { timeNow } from './time-now';
 
 interface LogState {
   /** Events by inspection, as far as they were loaded. */
@@ -19,12 +19,27 @@ export const useLog = create<LogState>((set) => ({
   trouble: undefined,
   load: async (inspectionId) => {
     const kept = await database.events.where({ inspectionId }).toArray();
+    const heard = await database.heard.where({ inspectionId }).toArray();
     set(({ logs }) => ({
-      logs: new Map(logs).set(inspectionId, kept.map(toEvent)),
+      logs: new Map(logs).set(inspectionId, [
+        ...heard.map(({ event }) => event),
+        ...kept.map(toEvent),
+      ]),
     }));
   },
   dismissTrouble: () => set({ trouble: undefined }),
 }));
+
+/** Smaller steps back are the offset to the server that was measured anew. */
+const JITTER = 5_000;
+let lastAt = 0;
+
+/** When an entry is made: never a moment before the one before it, unless the clock itself was set back. */
+function nextMoment(): number {
+  const now = Math.round(timeNow());
+  lastAt = now < lastAt && lastAt - now < JITTER ? lastAt : now;
+  return lastAt;
+}
 
 const DEVICE = 'device';
 let deviceId: string | undefined;
@@ -69,11 +84,12 @@ export async function appendEntries<T extends EventType>(
   try {
     const deviceId = await ownDeviceId();
     const made = entries.map((entry) => {
+      const at = nextMoment();
       const event = {
         ...entry,
         id: newId(),
         deviceId,
-        at: Math.round(Date.now() + useReference.getState().offset),
+        at,
         version: 1 as const,
       };
       const { id, inspectionId, actorId } = event;
@@ -161,9 +177,9 @@ const KEEP_DAYS = 14;
  * @param now milliseconds since 1970
  */
 export async function pruneSent(now: number): Promise<void> {
-  const { events, photos } = database;
+  const { events, photos, heard } = database;
   const before = now - KEEP_DAYS * 86_400_000;
-  await database.transaction('rw', events, photos, async () => {
+  await database.transaction('rw', events, photos, heard, async () => {
     const kept = await events.toArray();
     const done = new Set(
       kept
@@ -175,6 +191,7 @@ export async function pruneSent(now: number): Promise<void> {
     for (const inspectionId of done) {
       await events.where({ inspectionId }).delete();
       await photos.where({ inspectionId }).delete();
+      await heard.where({ inspectionId }).delete();
     }
   });
 }

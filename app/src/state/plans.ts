@@ -1,45 +1,85 @@
 import { USUAL_SCHOOL, type KeptStop, type School } from '@nazar/core/planning';
-import { useEffect, useState } from 'react';
+import type { Turn } from '@nazar/core/walking';
+import { useEffect } from 'react';
+import { create } from 'zustand';
 import { keepValue, readValue } from './database';
 
 const planOf = (inspectionId: string) => `plan ${inspectionId}`;
+
+/** What the driver is told of a plan that was made again. */
+export interface ToldTurn {
+  readonly turns: readonly Turn[];
+  /** Stops that stand in another order than before. */
+  readonly moved: number;
+  /** Checks that were not asked before. */
+  readonly added: number;
+}
 
 /** The order in which a walk is to be made, and the line that the feet make, metres of the rig's frame. */
 export interface KeptPlan {
   readonly stops: readonly KeptStop[];
   readonly way: readonly { readonly x: number; readonly y: number }[];
+  readonly school?: School;
+  /** Ids of what the plan has taken in since it was first made. */
+  readonly taken?: readonly string[];
+  /** Not put away by the driver yet. */
+  readonly told?: ToldTurn;
 }
 
+interface PlansState {
+  /** Plans by inspection; null where a walk has none. */
+  readonly plans: ReadonlyMap<string, KeptPlan | null>;
+}
+
+const usePlans = create<PlansState>(() => ({ plans: new Map() }));
+
 /** Keeps the plan of a walk; it is no part of the record. */
-export function keepPlan(inspectionId: string, { stops, way }: KeptPlan): Promise<void> {
-  return keepValue(planOf(inspectionId), { stops, way });
+export async function keepPlan(inspectionId: string, plan: KeptPlan): Promise<void> {
+  const { stops, way, school, taken, told } = plan;
+  const kept: KeptPlan = { stops, way, school, taken, told };
+  await keepValue(planOf(inspectionId), kept);
+  usePlans.setState(({ plans }) => ({ plans: new Map(plans).set(inspectionId, kept) }));
 }
 
 /** The kept plan of a walk: undefined while it is read, null where it has none. */
 export function useKeptPlan(inspectionId: string): KeptPlan | undefined | null {
-  const [read, setRead] = useState<{
-    readonly id: string;
-    readonly plan: KeptPlan | null;
-  }>();
+  const plan = usePlans(({ plans }) => plans.get(inspectionId));
   useEffect(() => {
-    let gone = false;
-    void readValue<KeptPlan>(planOf(inspectionId)).then((plan) => {
-      if (!gone) setRead({ id: inspectionId, plan: plan ?? null });
-    });
-    return () => {
-      gone = true;
-    };
+    if (usePlans.getState().plans.has(inspectionId)) return;
+    void readValue<KeptPlan>(planOf(inspectionId)).then((read) =>
+      usePlans.setState(({ plans }) =>
+        plans.has(inspectionId)
+          ? { plans }
+          : { plans: new Map(plans).set(inspectionId, read ?? null) },
+      ),
+    );
   }, [inspectionId]);
-  return read?.id === inspectionId ? read.plan : undefined;
+  return plan;
 }
 
 const SCHOOL = 'school';
 
 /** How this person walked last. */
 export async function readSchool(): Promise<School> {
-  return (await readValue<School>(SCHOOL)) ?? USUAL_SCHOOL;
+  return { ...USUAL_SCHOOL, ...(await readValue<Partial<School>>(SCHOOL)) };
 }
 
 export function keepSchool(school: School): Promise<void> {
   return keepValue(SCHOOL, school);
+}
+
+const orderOf = (unitIds: readonly string[], phase: string) =>
+  `order ${phase} ${unitIds.join(' ')}`;
+
+/** Keys of the checks of a rig in the order in which they were answered on its last walk from this phone. */
+export async function readLastOrder(unitIds: readonly string[], phase: string): Promise<string[]> {
+  return (await readValue<string[]>(orderOf(unitIds, phase))) ?? [];
+}
+
+export function keepLastOrder(
+  unitIds: readonly string[],
+  phase: string,
+  keys: readonly string[],
+): Promise<void> {
+  return keepValue(orderOf(unitIds, phase), keys);
 }

@@ -8,22 +8,31 @@ interface Preferences {
   readonly theme: Theme;
   /** Undefined follows the depot. */
   readonly habit: UnitHabit | undefined;
+  /** Larger buttons, and a touch counts once. */
+  readonly gloves: boolean;
   readonly load: () => Promise<void>;
   readonly setTheme: (theme: Theme) => void;
   readonly setHabit: (habit: UnitHabit) => void;
+  readonly setGloves: (gloves: boolean) => void;
 }
 
 export const usePreferences = create<Preferences>((set) => ({
   theme: 'system',
   habit: undefined,
+  gloves: false,
   load: async () => {
     const theme = await readValue<Theme>('theme');
     const habit = await readValue<UnitHabit>('habit');
-    set({ theme: theme ?? 'system', habit });
+    const gloves = await readValue<boolean>('gloves');
+    set({ theme: theme ?? 'system', habit, gloves: gloves ?? false });
   },
   setTheme: (theme) => {
     set({ theme });
     void keepValue('theme', theme);
+  },
+  setGloves: (gloves) => {
+    set({ gloves });
+    void keepValue('gloves', gloves);
   },
   setHabit: (habit) => {
     set({ habit });

@@ -31,6 +31,15 @@ export interface PlannedJob {
   readonly startsAt: string;
 }
 
+/** The tag of one stop of one unit. */
+export interface Tag {
+  readonly unitId: string;
+  readonly zoneId: string;
+  readonly code: string;
+  /** The house wants it read on every walk. */
+  readonly required: boolean;
+}
+
 /** A rig that is out and has not come back. */
 export interface Outing {
   readonly inspectionId: string;
@@ -57,6 +66,8 @@ export interface Reference {
   readonly outings: readonly Outing[];
   readonly mechanics: readonly { readonly id: string; readonly name: string }[];
   readonly units: readonly Unit[];
+  /** What is printed at each stop; missing in what an older version kept. */
+  readonly tags?: readonly Tag[];
   readonly rigs: readonly {
     readonly id: string;
     readonly title: string;
@@ -82,6 +93,9 @@ interface ReferenceState {
   readonly refresh: (personId: string) => Promise<void>;
 }
 
+/** Milliseconds. */
+const LONG = 10_000;
+
 const nameFor = (personId: string) => `reference ${personId}`;
 
 /** What the phone keeps of the depot, so that a walk needs no network. */
@@ -96,8 +110,13 @@ export const useReference = create<ReferenceState>((set) => ({
     set({ reference, offset });
   },
   refresh: async (personId) => {
+    const asked = Date.now();
     const reference = await callJson<Reference>('/reference');
-    const offset = reference.serverTime - Date.now();
+    const took = Date.now() - asked;
+    // The answer was on its way for about half of the time. One that took long, or over which the phone slept or its clock was
+    // set, tells nothing.
+    const known = useReference.getState().offset;
+    const offset = took < 0 || took > LONG ? known : reference.serverTime - asked - took / 2;
     await keepValue(nameFor(personId), reference);
     if (reference.content && reference.content.version > 0)
       await keepValue(`content ${reference.content.version}`, reference.content);

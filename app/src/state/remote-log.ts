@@ -1,6 +1,9 @@
-import type { AnyEvent } from '@nazar/core/inspection';
-import { callJson } from './api';
+import { helperCode, type AnyEvent } from '@nazar/core/inspection';
+import { useEffect, useState } from 'react';
+import { ApiProblem, callJson } from './api';
+import { database } from './database';
 import { useLog } from './log';
+import { syncNow } from './sync';
 
 /**
  * Brings the log of a walk that was made on another device, so that it can be looked at and added to here.
@@ -9,10 +12,91 @@ import { useLog } from './log';
 export async function loadRemoteLog(inspectionId: string): Promise<void> {
   const { events } = await callJson<{ events: AnyEvent[] }>(`/inspections/${inspectionId}/events`);
   await useLog.getState().load(inspectionId);
-  useLog.setState(({ logs }) => {
-    const here = logs.get(inspectionId) ?? [];
-    const known = new Set(events.map(({ id }) => id));
-    const merged = [...events, ...here.filter(({ id }) => !known.has(id))];
-    return { logs: new Map(logs).set(inspectionId, merged) };
-  });
+  useLog.setState(({ logs }) => ({
+    logs: new Map(logs).set(inspectionId, merge(events, logs.get(inspectionId) ?? [])),
+  }));
+}
+
+function merge(remote: readonly AnyEvent[], here: readonly AnyEvent[]): readonly AnyEvent[] {
+  const known = new Set(remote.map(({ id }) => id));
+  return [...remote, ...here.filter(({ id }) => !known.has(id))];
+}
+
+/** Keeps what other devices added to a walk, so that it is here without a network too. */
+async function hear(inspectionId: string, events: readonly AnyEvent[]): Promise<void> {
+  const here = useLog.getState().logs.get(inspectionId) ?? [];
+  const known = new Set(here.map(({ id }) => id));
+  const fresh = events.filter(({ id }) => !known.has(id));
+  if (fresh.length === 0) return;
+  const own = new Set(
+    (await database.events.where({ inspectionId }).toArray()).map(({ id }) => id),
+  );
+  await database.heard.bulkPut(
+    fresh.filter(({ id }) => !own.has(id)).map((event) => ({ id: event.id, inspectionId, event })),
+  );
+  await useLog.getState().load(inspectionId);
+}
+
+const EVERY = 2_000;
+
+export type Hearing = 'fresh' | 'stale' | 'gone';
+
+/**
+ * While two phones are on one walk, each listens for what the other adds: every two seconds while it is looked at.
+ * @returns `stale` without a network, `gone` once this person has no part in the walk any more
+ */
+export function useHearing(inspectionId: string, on: boolean): Hearing {
+  const [hearing, setHearing] = useState<Hearing>('fresh');
+  useEffect(() => {
+    if (!on) return undefined;
+    let gone = false;
+    const listen = async () => {
+      if (document.visibilityState !== 'visible') return;
+      try {
+        const path = `/inspections/${inspectionId}/events`;
+        const { events } = await callJson<{ events: AnyEvent[] }>(path);
+        if (gone) return;
+        await hear(inspectionId, events);
+        setHearing('fresh');
+      } catch (error) {
+        if (!(error instanceof ApiProblem)) throw error;
+        if (!gone) setHearing(error.status === 404 ? 'gone' : 'stale');
+      }
+    };
+    void listen();
+    const regularly = setInterval(() => void listen(), EVERY);
+    return () => {
+      gone = true;
+      clearInterval(regularly);
+    };
+  }, [inspectionId, on]);
+  return hearing;
+}
+
+/**
+ * Finds the walk of a code that a driver read out, and keeps its log here. @throws ApiProblem
+ * @returns its id, and whether this person helps on it already
+ */
+export async function findWalkToHelp(
+  code: string,
+): Promise<{ readonly inspectionId: string; readonly driver: string; readonly back: boolean }> {
+  const { events, ...found } = await callJson<{
+    inspectionId: string;
+    driver: string;
+    back: boolean;
+    events: AnyEvent[];
+  }>('/helping', { method: 'POST', json: { code } });
+  await useLog.getState().load(found.inspectionId);
+  await hear(found.inspectionId, events);
+  return found;
+}
+
+/** The code of a walk, once the server has the walk. */
+export async function codeOfWalk(inspectionId: string): Promise<string | undefined> {
+  await syncNow();
+  const begun = await database.events
+    .where({ inspectionId })
+    .filter(({ event }) => event.type === 'begun')
+    .first();
+  return begun?.state === 'sent' ? helperCode(inspectionId) : undefined;
 }

@@ -3,8 +3,11 @@ import { AS_SHIPPED, withHouse } from '@nazar/core/house';
 import type { Policy } from '@nazar/core/grading';
 import {
   assess,
+  droppedUnits,
   fold,
+  isAsked,
   policiesOfWalk,
+  rigWithout,
   withFault,
   type Assessment,
   type AssessRequest,
@@ -18,6 +21,7 @@ import { useFormerContents } from './content';
 import { useLog } from './log';
 import { useKeptPlan, type KeptPlan } from './plans';
 import { knownDefects, unreadRepairs, useReference } from './reference';
+import { timeNow } from './time-now';
 
 /** Everything a screen shows of one walk, worked out from its log. */
 export interface Walk {
@@ -26,8 +30,10 @@ export interface Walk {
   readonly stops: readonly Stop[];
   /** The plan that it was begun by does not know the rig as it is now; what it lacks comes last. */
   readonly stale: boolean;
+  /** What is kept of its plan; null where it has none. */
+  readonly plan: KeptPlan | null;
   /** The line that the feet make, where the walk was planned. */
-  readonly way?: KeptPlan['way'];
+  readonly way: KeptPlan['way'] | undefined;
   readonly assessment: Assessment;
   /** What the assessment was made from. */
   readonly request: AssessRequest;
@@ -36,7 +42,7 @@ export interface Walk {
 
 /** The walk as it would stand with this fault. */
 export function previewFault(walk: Walk, fault: FaultedPayload): Assessment {
-  return assess({ ...walk.request, inspection: withFault(walk.inspection, fault, Date.now()) });
+  return assess({ ...walk.request, inspection: withFault(walk.inspection, fault, timeNow()) });
 }
 
 /**
@@ -56,6 +62,8 @@ export function useWalk(inspectionId: string): Walk | undefined | null {
   const inspection = useMemo(() => events && fold(inspectionId, events), [events, inspectionId]);
   const begun = inspection?.begun;
   const eventId = begun?.eventId;
+  const circumstances = begun?.circumstances.join(' ');
+  const dropped = inspection ? [...inspection.course.dropped.keys()].join(' ') : '';
   const hasReference = reference !== undefined;
   const kept = useKeptPlan(inspectionId);
   const version = begun?.houseVersion ?? 0;
@@ -77,12 +85,19 @@ export function useWalk(inspectionId: string): Walk | undefined | null {
       circumstances: begun.circumstances,
       catalogue: withHouse(catalogue, content),
     });
+    // Nobody is sent to a unit that stays behind.
+    const gone = droppedUnits(rig, inspection.course);
+    const left = rigWithout(rig, gone);
+    const asked =
+      gone.size === 0
+        ? rig
+        : { ...rig, instances: rig.instances.filter((each) => isAsked(each, left, gone)) };
     return kept
-      ? { rig, way: kept.way, ...followPlan(rig, kept.stops) }
-      : { rig, stops: orderWalk(rig), stale: false };
-    // A walk's units do not change once it is begun.
+      ? { rig, plan: kept, way: kept.way, ...followPlan(asked, kept.stops) }
+      : { rig, plan: kept, way: undefined, stops: orderWalk(asked), stale: false };
+    // A walk's units do not change once it is begun; what is asked may, when it begins to rain.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [eventId, hasReference, hasContent, kept]);
+  }, [eventId, circumstances, dropped, hasReference, hasContent, kept]);
   const choice = reference?.depot.choice;
   const own = reference?.ownPolicies;
   const policiesOf = useMemo(

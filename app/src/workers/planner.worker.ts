@@ -5,6 +5,7 @@ import {
   type Because,
   type Happening,
   type Plan,
+  type StandingNow,
   type Totals,
 } from '@nazar/core/planner';
 import type { KeptStop, School } from '@nazar/core/planning';
@@ -21,6 +22,12 @@ export interface PlanQuestion {
   readonly running: boolean;
   /** Stops in an order that was set by hand. */
   readonly fixed: readonly string[];
+  /** Keys of the checks in the order of the last walk. */
+  readonly last?: readonly string[];
+  /** Keys of checks that are not planned: answered, forbidden, left behind. */
+  readonly done?: readonly string[];
+  /** In the middle of a walk: how the vehicle stands. */
+  readonly now?: StandingNow;
 }
 
 export interface PlannedStopLine extends KeptStop {
@@ -49,7 +56,8 @@ export type Planned =
   | { readonly ok: false; readonly sentence: string };
 
 export function plan(question: PlanQuestion): Planned {
-  const { units, phase, circumstances, content, school, running, fixed } = question;
+  const { units, phase, circumstances, content, school, running, fixed, last, now } = question;
+  const done = question.done && new Set(question.done);
   try {
     const rig = composeRig({
       units,
@@ -57,7 +65,7 @@ export function plan(question: PlanQuestion): Planned {
       circumstances,
       catalogue: withHouse(catalogue, content),
     });
-    const made = planWalk({ rig, phase, circumstances, school, running, fixed });
+    const made = planWalk({ rig, phase, circumstances, school, running, fixed, last, done, now });
     return {
       ok: true,
       plan: {

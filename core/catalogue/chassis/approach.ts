@@ -12,6 +12,7 @@ export const approachChecks: Check[] = [
     method: 'operate',
     phases: BOTH,
     needs: ['level-ground', 'engine-off'],
+    does: ['shut-down', 'set-brake', 'chocks-in', 'key-off'],
     helper: 'driver-only',
     seconds: 35,
     criterion: 'Level ground, parking brake set, a chock at both sides of one wheel, keys on you.',

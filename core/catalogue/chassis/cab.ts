@@ -191,6 +191,7 @@ export const cabChecks: Check[] = [
     zone: 'seat',
     method: 'operate',
     needs: ['parking-brake-set', 'key-on'],
+    guide: 'engine-start',
     helper: 'driver-only',
     seconds: 30,
     criterion: 'Starts within 15 s, oil pressure within 10 s, no knock.',

@@ -22,7 +22,7 @@ export const engineBayChecks: Check[] = [
     title: 'Dip the oil twice, read the second dip',
     zone: 'engine-bay',
     method: 'measure',
-    needs: ['engine-off', 'level-ground', 'rag', 'gloves'],
+    needs: ['engine-off', 'oil-settled', 'level-ground', 'rag', 'gloves'],
     seconds: 35,
     criterion: 'Between the marks after three minutes of rest. Clean to look at and to rub.',
     symptoms: [

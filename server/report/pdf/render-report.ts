@@ -1,22 +1,13 @@
-import { readFileSync } from 'node:fs';
-import { createRequire } from 'node:module';
 import type { UnitHabit } from '@nazar/core/quantity';
 import type { ReportFile } from '@nazar/core/seal';
 import PDFDocument from 'pdfkit';
 import { printFoot, printSignatures } from './afterwards';
+import { FONTS } from './fonts';
 import { printFindings } from './findings';
 import { printHead } from './head';
 import { printCounts, printReadings } from './readings';
 import { Sheet } from './sheet';
 import { words } from './words';
-
-const resolver = createRequire(import.meta.url);
-const font = (name: string) => readFileSync(resolver.resolve(`@expo-google-fonts/${name}`));
-const FONTS = {
-  Condensed: font('barlow-condensed/600SemiBold/BarlowCondensed_600SemiBold.ttf'),
-  Text: font('atkinson-hyperlegible/400Regular/AtkinsonHyperlegible_400Regular.ttf'),
-  Bold: font('atkinson-hyperlegible/700Bold/AtkinsonHyperlegible_700Bold.ttf'),
-};
 
 export type Paper = 'a4' | 'letter';
 

@@ -82,6 +82,7 @@ export const words = {
     released: 'Released by the officer',
     'signed-out': 'Signed out',
     returned: 'Returned',
+    found: 'Found on the road',
     annotated: 'Note',
   },
   purpose: { job: 'for a job', workshop: 'to the workshop' } as Record<string, string>,

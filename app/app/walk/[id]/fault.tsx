@@ -5,10 +5,12 @@ import { toParams, useSession } from '@/state';
 export default function Fault() {
   const router = useRouter();
   const person = useSession((state) => state.person);
-  const { id, key, symptom } = useLocalSearchParams<{
+  const { id, key, symptom, back } = useLocalSearchParams<{
     id: string;
     key: string;
     symptom?: string;
+    /** Where it was called from, when that is not the walk. */
+    back?: 'road' | 'help';
   }>();
   if (!person) return <Redirect href="/sign-in" />;
   return (
@@ -17,7 +19,13 @@ export default function Fault() {
       checkKey={key}
       symptomId={symptom}
       onCompare={(what) => router.push({ pathname: '/compare', params: toParams(what) })}
-      onDone={() => router.replace({ pathname: '/walk/[id]', params: { id, at: key } })}
+      onDone={() =>
+        back === 'road'
+          ? router.replace(`/walk/${id}/road`)
+          : back === 'help'
+            ? router.replace(`/help/${id}`)
+            : router.replace({ pathname: '/walk/[id]', params: { id, at: key } })
+      }
     />
   );
 }

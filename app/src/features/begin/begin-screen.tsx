@@ -1,22 +1,15 @@
 import { catalogue, type Capability, type Circumstance, type Phase } from '@nazar/core/catalogue';
 import { chosenPolicyId } from '@nazar/core/grading';
 import { orderWalk } from '@nazar/core/planning';
-import { fromSi, parseTyped, unitFor } from '@nazar/core/quantity';
+import { formatSi, fromSi, parseTyped, toSi, unitFor } from '@nazar/core/quantity';
 import { composeRig } from '@nazar/core/rig';
 import { useMemo, useState } from 'react';
 import { v7 as newId } from 'uuid';
 import { Body, Button, Card, Field, Heading, Screen, Soft } from '@/design';
 import { useWords } from '@/i18n';
-import { PlanSheet } from './plan';
-import {
-  appendEntries,
-  catalogueOf,
-  keepPlan,
-  type KeptPlan,
-  useHabit,
-  useReference,
-  useSession,
-} from '@/state';
+import { PlanSheet, usePlanning } from './plan';
+import { StationCard } from './station-card';
+import { appendEntries, catalogueOf, keepPlan, useHabit, useReference, useSession } from '@/state';
 import { Choice } from './choice';
 import { JobChoice } from './job-choice';
 
@@ -57,7 +50,7 @@ export function BeginScreen(props: BeginScreenProps) {
   const [wet, setWet] = useState(false);
   const [frost, setFrost] = useState(false);
   const [typed, setTyped] = useState('');
-  const [planning, setPlanning] = useState(false);
+  const [open, setOpen] = useState(false);
   const [place, setPlace] = useState(reference?.depot.name ?? '');
   const rig = useMemo(
     () =>
@@ -83,18 +76,41 @@ export function BeginScreen(props: BeginScreenProps) {
   const celsius = parsed.ok ? Math.round(fromSi(parsed.si, '°C') * 10) / 10 : undefined;
   const possible = typed.trim() === '' || (celsius !== undefined && celsius > -80 && celsius < 70);
   const freezing = celsius === undefined ? frost : celsius <= 0;
+  const circumstances = useMemo<Circumstance[]>(
+    () => [
+      ...(dark ? (['dark'] as const) : []),
+      ...(wet ? (['wet'] as const) : []),
+      ...(freezing ? (['freezing'] as const) : []),
+      ...(passengers ? (['passengers'] as const) : []),
+    ],
+    [dark, wet, freezing, passengers],
+  );
   const plan = useMemo(() => {
     if (!rig || !reference) return undefined;
     const units = rig.unitIds.flatMap((id) => reference.units.filter((each) => each.id === id));
     const composed = composeRig({
       units,
       phase,
-      circumstances: [],
+      circumstances,
       catalogue: catalogueOf(reference),
     });
+    const without = (circumstance: Circumstance) =>
+      composeRig({
+        units,
+        phase,
+        circumstances: circumstances.filter((each) => each !== circumstance),
+        catalogue: catalogueOf(reference),
+      }).instances.length;
     const { choice } = reference.depot;
     return {
+      rig: composed,
       units,
+      added: circumstances
+        .map((circumstance) => ({
+          circumstance,
+          count: composed.instances.length - without(circumstance),
+        }))
+        .filter(({ count }) => count > 0),
       capabilities: composed.capabilities.filter((each) => each !== 'road'),
       policies: Object.fromEntries(
         composed.units.map(({ unit: each, module }) => [
@@ -111,7 +127,8 @@ export function BeginScreen(props: BeginScreenProps) {
         TOOLS.has(need),
       ),
     };
-  }, [rig, reference, phase]);
+  }, [rig, reference, phase, circumstances]);
+  const planning = usePlanning(plan?.units, phase, circumstances);
   if (!person || !reference || !rig || !plan) return null;
 
   const houseVersion = reference.content?.version ?? 0;
@@ -124,19 +141,16 @@ export function BeginScreen(props: BeginScreenProps) {
     if (celsius !== undefined && celsius <= 0 !== chosen) setTyped('');
   };
 
-  const circumstances: Circumstance[] = [
-    ...(dark ? (['dark'] as const) : []),
-    ...(wet ? (['wet'] as const) : []),
-    ...(freezing ? (['freezing'] as const) : []),
-    ...(passengers ? (['passengers'] as const) : []),
-  ];
-  const begin = async (planned?: KeptPlan) => {
+  const tags = (reference.tags ?? [])
+    .filter(({ unitId, required }) => required && rig.unitIds.includes(unitId))
+    .map(({ unitId, zoneId }) => `${unitId}/${zoneId}`);
+  const begin = async () => {
     const inspectionId = newId();
-    if (planned) await keepPlan(inspectionId, planned);
-    const kept = await appendEntries([
+    const own = { inspectionId, actorId: person.id };
+    if (planning.plan) await keepPlan(inspectionId, { ...planning.plan, school: planning.school });
+    const kept = await appendEntries<'begun' | 'changed'>([
       {
-        inspectionId,
-        actorId: person.id,
+        ...own,
         type: 'begun',
         payload: {
           unitIds: rig.unitIds,
@@ -147,10 +161,14 @@ export function BeginScreen(props: BeginScreenProps) {
           policies: plan.policies,
           job: { needs, ...(job && { title: job.title }) },
           circumstances,
+          ...(tags.length > 0 && { tags }),
           ...(celsius !== undefined && { temperatureC: celsius }),
           ...(place.trim() && { place: place.trim() }),
         },
       },
+      ...(planning.running
+        ? [{ ...own, type: 'changed' as const, payload: { change: 'start' as const } }]
+        : []),
     ]);
     if (kept) onBegun(inspectionId);
   };
@@ -164,15 +182,36 @@ export function BeginScreen(props: BeginScreenProps) {
           look="main"
           className="min-h-[64px]"
           title={t('begin.go')}
-          disabled={!possible}
+          disabled={!possible || planning.busy}
           onPress={() => void begin()}
         />
       }
     >
-      <Body>
-        {t('begin.checks', { count: plan.checks, stops: plan.stops, minutes: plan.minutes })}
-      </Body>
-      <Button title={t('plan.open')} disabled={!possible} onPress={() => setPlanning(true)} />
+      <Card>
+        {planning.plan ? (
+          <Heading level={2}>
+            {t('plan.sum', {
+              minutes: Math.round(planning.plan.totals.seconds / 60),
+              metres: formatSi(planning.plan.totals.metres, unitFor('length', habit), 0),
+            })}
+          </Heading>
+        ) : null}
+        {planning.planned && !planning.planned.ok ? (
+          <Body role="alert" className="font-thick">
+            {planning.planned.sentence} {t('plan.none')}
+          </Body>
+        ) : null}
+        {planning.busy ? <Body live>{t('plan.busy')}</Body> : null}
+        <Body>
+          {t('begin.checks', { count: plan.checks, stops: plan.stops, minutes: plan.minutes })}
+        </Body>
+        {plan.added.map(({ circumstance, count }) => (
+          <Soft key={circumstance}>
+            {t('station.added', { circumstance: t(`circumstance.${circumstance}`), count })}
+          </Soft>
+        ))}
+        <Button title={t('plan.open')} disabled={!possible} onPress={() => setOpen(true)} />
+      </Card>
       <Card>
         <Heading level={2}>{t('begin.carry')}</Heading>
         <Body>
@@ -198,6 +237,18 @@ export function BeginScreen(props: BeginScreenProps) {
         />
       ) : null}
       <Heading level={2}>{t('begin.title')}</Heading>
+      <StationCard
+        onTake={(weather, given) => {
+          setDark(given.includes('dark'));
+          setWet(given.includes('wet'));
+          const frozen = given.includes('freezing');
+          setFrost(frozen);
+          const degrees = Math.round(fromSi(toSi(weather.airC, '°C'), unit));
+          // A pavement that freezes under warmer air is frost; the number would deny it.
+          setTyped(weather.airC <= 0 === frozen ? String(degrees) : '');
+          setPlace(weather.station);
+        }}
+      />
       <Choice
         label={t('begin.light')}
         options={[
@@ -239,13 +290,14 @@ export function BeginScreen(props: BeginScreenProps) {
       />
       <Field label={t('begin.place')} value={place} onChange={setPlace} maxLength={120} />
       <Soft>{t('guide')}</Soft>
-      {planning ? (
+      {open ? (
         <PlanSheet
-          units={plan.units}
-          phase={phase}
+          rig={plan.rig}
           circumstances={circumstances}
-          onWalk={(planned) => void begin(planned)}
-          onClose={() => setPlanning(false)}
+          planning={planning}
+          added={plan.added}
+          onWalk={() => void begin()}
+          onClose={() => setOpen(false)}
         />
       ) : null}
     </Screen>

@@ -83,6 +83,28 @@ export function DeskScreen(props: DeskScreenProps) {
                 mayPlan={person.role === 'supervisor'}
                 onChanged={reload}
               />
+              {desk.pace.stops > 0 ? (
+                <Card>
+                  <Heading level={2}>{t('desk.pace')}</Heading>
+                  <Body className="font-thick">
+                    {t('desk.paceShare', {
+                      hasty: desk.pace.hasty,
+                      stops: desk.pace.stops,
+                      share: Math.round((1000 * desk.pace.hasty) / desk.pace.stops) / 10,
+                    })}
+                  </Body>
+                  {desk.pace.places.length > 0 ? (
+                    <Body>
+                      {t('desk.pacePlaces', {
+                        places: desk.pace.places
+                          .map(({ title, count }) => `${title} (${count})`)
+                          .join(', '),
+                      })}
+                    </Body>
+                  ) : null}
+                  <Soft>{t('desk.paceWhy')}</Soft>
+                </Card>
+              ) : null}
               <Card>
                 <Heading level={2}>{t('desk.units')}</Heading>
                 <View className="flex-row flex-wrap gap-2">

@@ -13,6 +13,8 @@ interface FaultFormProps {
   readonly walk: Walk;
   readonly instance: CheckInstance;
   readonly personId: string;
+  /** An answer of the walk, or a fault that showed on the road. */
+  readonly type: 'faulted' | 'found';
   readonly confirms: boolean;
   readonly fresh: () => FaultDraft;
   readonly onDone: () => void;
@@ -36,7 +38,7 @@ export function FaultForm(props: FaultFormProps) {
 
   const keep = async (payload: FaultedPayload) => {
     const kept = await appendEntries([
-      { inspectionId, actorId: personId, type: 'faulted', payload },
+      { inspectionId, actorId: personId, type: props.type, payload },
     ]);
     if (!kept) return;
     await drop();

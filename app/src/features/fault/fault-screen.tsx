@@ -30,7 +30,10 @@ export function FaultScreen(props: FaultScreenProps) {
         <Body>{t(walk === undefined ? 'loading' : 'walk.gone')}</Body>
       </Screen>
     );
-  if (walk.inspection.signed)
+  const { signed, signedOut, returned } = walk.inspection;
+  // Between sign-out and return a fault on the road goes into the same log.
+  const onTheRoad = signedOut !== undefined && !returned;
+  if (signed && !onTheRoad)
     return (
       <Screen>
         <Heading level={1}>{t('walk.signed')}</Heading>
@@ -40,7 +43,7 @@ export function FaultScreen(props: FaultScreenProps) {
     ({ key }) => key === checkKey,
   );
   const fresh = (): FaultDraft => {
-    const answer = walk.inspection.answers.get(checkKey);
+    const answer = onTheRoad ? undefined : walk.inspection.answers.get(checkKey);
     const before = answer?.outcome === 'fault' ? answer.fault : undefined;
     const named = instance.check.symptoms.find(({ id }) => id === props.symptomId);
     return {
@@ -61,6 +64,7 @@ export function FaultScreen(props: FaultScreenProps) {
       walk={walk}
       instance={instance}
       personId={person.id}
+      type={onTheRoad ? 'found' : 'faulted'}
       confirms={known !== undefined}
       fresh={fresh}
       onDone={onDone}

@@ -15,6 +15,7 @@ import {
 } from '@/state';
 import { ReadingCourses } from './reading-courses';
 import { Services } from './services';
+import { TagsCard } from './tags-card';
 import { toEntries } from './time-line-entries';
 import { TimeLine } from './time-line';
 import { titleOfPart, WeakSpots } from './weak-spots';
@@ -91,6 +92,7 @@ export function LogbookScreen({ unitId, onReport, onBack }: LogbookScreenProps) 
               onCalendar={() => void Linking.openURL(`/api/units/${unitId}/services.ics`)}
             />
             <ReadingCourses courses={logbook.readings} />
+            <TagsCard unitId={unitId} mayChange={person.role === 'supervisor'} />
           </>
         }
         right={

@@ -95,6 +95,12 @@ export function ReportBody({ file }: { readonly file: ReportFile }) {
           <DefectLines key={defect.key} defect={defect} words={report.policy.words} />
         ))}
       </Card>
+      {report.course ? (
+        <Card>
+          <Heading level={2}>{t('report.course')}</Heading>
+          <CourseLines course={report.course} />
+        </Card>
+      ) : null}
       {report.pace ? (
         <Card>
           <Heading level={2}>{t('report.pace')}</Heading>
@@ -255,6 +261,46 @@ function toCountWords(
 ): string {
   const words = `${title} ${t('report.countedOf', { found, expected })}`;
   return until ? `${words} (${t('report.goodUntil', { until })})` : words;
+}
+
+/** What happened beside the answers: presence, helpers, what came up on the way. */
+function CourseLines({ course }: { readonly course: NonNullable<Report['course']> }) {
+  const t = useWords();
+  const { presence = [], helpers = [], leftBehind, turned = [], clockMoved = [] } = course;
+  return (
+    <>
+      {leftBehind ? (
+        <Body className="font-thick">
+          {t('report.leftBehind', { reason: leftBehind.reason, when: formatWhen(leftBehind.at) })}
+        </Body>
+      ) : null}
+      {presence.map(({ title, at, how }) => (
+        <Body key={title}>{t(`report.present.${how}`, { stop: title, when: formatWhen(at) })}</Body>
+      ))}
+      {helpers.map(({ name, from, to }) => (
+        <Body key={from}>
+          {t(to ? 'report.helped' : 'report.helps', {
+            name,
+            from: formatWhen(from),
+            to: to && formatWhen(to),
+          })}
+        </Body>
+      ))}
+      {turned.map(({ circumstances, at }) => (
+        <Body key={at}>
+          {t('report.turned', {
+            circumstances: circumstances.map((each) => t(`circumstance.${each}`)).join(', '),
+            when: formatWhen(at),
+          })}
+        </Body>
+      ))}
+      {clockMoved.map(({ seconds, at }) => (
+        <Body key={at}>
+          {t('report.clockMoved', { minutes: Math.round(seconds / 6) / 10, when: formatWhen(at) })}
+        </Body>
+      ))}
+    </>
+  );
 }
 
 /** Stops that were faster than they can be walked; said plainly, and nobody is accused. */

@@ -11,8 +11,9 @@ import { useCallback, useState } from 'react';
 import { View } from 'react-native';
 import { Bead, Body, Button, Card, Columns, Heading, Screen, SignaturePad, Soft } from '@/design';
 import { useWords } from '@/i18n';
-import { appendEntries, useSession, useSpeed, useWalk } from '@/state';
+import { appendEntries, keepLastOrder, useSession, useSpeed, useWalk } from '@/state';
 import { HeadlineBanner } from '@/drawing';
+import { leftStanding, settingOf, vehicleState } from '@nazar/core/walking';
 
 export interface SignScreenProps {
   readonly inspectionId: string;
@@ -46,6 +47,9 @@ export function SignScreen({ inspectionId, onSealed, onBack }: SignScreenProps) 
   const { begun } = inspection;
   const stays = findStays(inspection, rig);
   const hasty = findHasty(stays);
+  const standing = begun
+    ? leftStanding(vehicleState(inspection.course, settingOf(begun, rig)))
+    : [];
   const objections = findObjections({
     verdict,
     findings,
@@ -74,7 +78,14 @@ export function SignScreen({ inspectionId, onSealed, onBack }: SignScreenProps) 
         payload: { signature: { name: person.name, strokes }, headline: verdict.headline },
       },
     ]);
-    if (kept) onSealed();
+    if (!kept) return;
+    if (begun)
+      await keepLastOrder(
+        begun.unitIds,
+        begun.phase,
+        [...inspection.answers].sort(([, one], [, other]) => one.at - other.at).map(([key]) => key),
+      );
+    onSealed();
   };
 
   return (
@@ -148,6 +159,17 @@ export function SignScreen({ inspectionId, onSealed, onBack }: SignScreenProps) 
                 )}
                 {verdict.conditions.map((words) => (
                   <Body key={words}>{words}</Body>
+                ))}
+              </Card>
+            ) : null}
+            {standing.length > 0 ? (
+              <Card marked>
+                <Heading level={2}>{t('putBack.title')}</Heading>
+                <Soft>{t('putBack.why')}</Soft>
+                {standing.map((change) => (
+                  <Body key={change} className="font-thick">
+                    {t(`change.${change}`)}
+                  </Body>
                 ))}
               </Card>
             ) : null}

@@ -8,18 +8,20 @@ const rig = { id: 'r', title: '214 with trailer 931', unitIds: [truck.id, traile
 const MINUTE = 60_000;
 const ago = (minutes: number) => new Date(Date.now() - minutes * MINUTE).toISOString();
 
+const onRoad = jest.fn();
+
 function show(outMinutes: number | undefined, lookMinutes?: number, phase = 'under-way') {
   const reference = {
     units: [truck, trailer],
     outings:
       outMinutes === undefined
         ? []
-        : [{ purpose: 'job', unitIds: rig.unitIds, outAt: ago(outMinutes) }],
+        : [{ inspectionId: 'w', purpose: 'job', unitIds: rig.unitIds, outAt: ago(outMinutes) }],
     lastReports:
       lookMinutes === undefined ? [] : [{ unitId: trailer.id, phase, signedAt: ago(lookMinutes) }],
   } as unknown as Reference;
   const onBegin = jest.fn();
-  render(<LoadRecheck rig={rig} reference={reference} onBegin={onBegin} />);
+  render(<LoadRecheck rig={rig} reference={reference} onBegin={onBegin} onRoad={onRoad} />);
   return onBegin;
 }
 
@@ -48,4 +50,13 @@ it('says that it is late', () => {
 it('takes no walk before work for a look at the load', () => {
   show(100, 20, 'pre-trip');
   expect(screen.getByText(/^It was due/)).toBeTruthy();
+});
+
+it('tells which gauges to watch, and takes a fault on the road', () => {
+  show(10);
+  expect(
+    screen.getByText(/^Watch: air 100 psi–145 psi \(stop below 60 psi\).* volts 13\.4 V/),
+  ).toBeTruthy();
+  fireEvent.click(screen.getByRole('button', { name: 'A fault on the road' }));
+  expect(onRoad).toHaveBeenCalledWith('w');
 });

@@ -1,7 +1,8 @@
-import { formatSi } from '@nazar/core/quantity';
+import { formatSi, type UnitName } from '@nazar/core/quantity';
 import { findModuleOfUnit } from '@nazar/core/rig';
-import { loadRecheck } from '@nazar/core/trend';
-import { Body, Button, Card, Heading, Soft, useNow } from '@/design';
+import { gaugesToWatch, loadRecheck } from '@nazar/core/trend';
+import { View } from 'react-native';
+import { Body, Button, Heading, Soft, useNow } from '@/design';
 import { formatWhen, useWords } from '@/i18n';
 import { catalogueOf, useHabit, type Reference } from '@/state';
 
@@ -9,10 +10,12 @@ interface LoadRecheckProps {
   readonly rig: Reference['rigs'][number];
   readonly reference: Reference;
   readonly onBegin: () => void;
+  /** A fault that shows on the road. */
+  readonly onRoad: (inspectionId: string) => void;
 }
 
-/** While the rig is out: when load and wheels are looked at again, by the clock and by the way. */
-export function LoadRecheck({ rig, reference, onBegin }: LoadRecheckProps) {
+/** While the rig is out: when load and wheels are looked at again, which gauges are watched, and where a fault is told. */
+export function LoadRecheck({ rig, reference, onBegin, onRoad }: LoadRecheckProps) {
   const t = useWords();
   const now = useNow();
   const habit = useHabit();
@@ -26,7 +29,9 @@ export function LoadRecheck({ rig, reference, onBegin }: LoadRecheckProps) {
         phases.includes('under-way'),
       ),
     );
-  if (!outing || !asks) return null;
+  const first = reference.units.find(({ id }) => id === rig.unitIds[0]);
+  if (!outing) return null;
+  const gauges = first ? gaugesToWatch(first, catalogueOf(reference)) : [];
   const looks = reference.lastReports
     .filter(({ unitId, phase }) => phase === 'under-way' && rig.unitIds.includes(unitId))
     .map(({ signedAt }) => Date.parse(signedAt));
@@ -35,17 +40,47 @@ export function LoadRecheck({ rig, reference, onBegin }: LoadRecheckProps) {
     lastAt: looks.length > 0 ? Math.max(...looks) : undefined,
     now,
   });
+  const value = (si: number, unit: UnitName) =>
+    formatSi(si, unit === 'psi' && habit === 'metric' ? 'kPa' : unit, unit === 'V' ? 1 : 0);
   return (
-    <Card marked={due.isLate}>
-      <Heading level={2}>{t('recheck.title')}</Heading>
-      <Body live className="font-thick">
-        {t(due.isLate ? 'recheck.late' : 'recheck.due', {
-          when: formatWhen(new Date(due.dueAt).toISOString()),
-          distance: formatSi(due.withinMetres, habit === 'metric' ? 'km' : 'mi'),
-        })}
-      </Body>
-      <Soft>{t('recheck.also')}</Soft>
-      <Button title={t('recheck.now')} onPress={onBegin} />
-    </Card>
+    <View
+      className={`gap-2 rounded-xl p-3 ${due.isLate ? 'border-4 border-chalk' : 'border border-line'}`}
+    >
+      <Heading level={3}>{t('road.title')}</Heading>
+      {asks ? (
+        <>
+          <Body live className="font-thick">
+            {t(due.isLate ? 'recheck.late' : 'recheck.due', {
+              when: formatWhen(new Date(due.dueAt).toISOString()),
+              distance: formatSi(due.withinMetres, habit === 'metric' ? 'km' : 'mi'),
+            })}
+          </Body>
+          <Soft>{t('recheck.also')}</Soft>
+          <Button title={t('recheck.now')} onPress={onBegin} />
+        </>
+      ) : null}
+      {gauges.length > 0 ? (
+        <Body>
+          {t('road.gauges', {
+            gauges: gauges
+              .map(({ id, low, high, stopBelow, unit }) =>
+                [
+                  t(`road.gauge.${id}`),
+                  unit && low !== undefined && high !== undefined
+                    ? `${value(low, unit)}–${value(high, unit)}`
+                    : '',
+                  unit && stopBelow !== undefined
+                    ? t('road.stopBelow', { value: value(stopBelow, unit) })
+                    : '',
+                ]
+                  .filter(Boolean)
+                  .join(' '),
+              )
+              .join(', '),
+          })}
+        </Body>
+      ) : null}
+      <Button title={t('road.found')} onPress={() => onRoad(outing.inspectionId)} />
+    </View>
   );
 }

@@ -14,6 +14,8 @@ interface RigPanelProps {
   readonly onReport: (reportId: string) => void;
   readonly onLogbook: (unitId: string) => void;
   readonly onLeave: (inspectionId: string) => void;
+  /** While it is out. */
+  readonly underWay: ReactNode;
   readonly otherWalks: ReactNode;
   readonly onApart: () => void;
 }
@@ -71,6 +73,7 @@ export function RigPanel(props: RigPanelProps) {
               onPress={() => onLeave(outing.inspectionId)}
             />
           ) : null}
+          {props.underWay}
           {jobs.map((job) => (
             <Body key={job.id} className="font-thick">
               {formatWhen(job.startsAt)} · {job.title}

@@ -28,6 +28,8 @@ export interface TodayScreenProps {
   readonly onDesk: () => void;
   readonly onLogbook: (unitId: string) => void;
   readonly onLeave: (inspectionId: string) => void;
+  readonly onRoad: (inspectionId: string) => void;
+  readonly onHelp: () => void;
 }
 
 type UsualRig = Reference['rigs'][number];
@@ -116,18 +118,22 @@ export function TodayScreen(props: TodayScreenProps) {
           onLogbook={props.onLogbook}
           onLeave={props.onLeave}
           onApart={() => void apart(rig.id)}
+          underWay={
+            <LoadRecheck
+              rig={rig}
+              reference={reference}
+              onBegin={() => props.onBegin(rig.id, 'under-way')}
+              onRoad={props.onRoad}
+            />
+          }
           otherWalks={
             <>
-              <LoadRecheck
-                rig={rig}
-                reference={reference}
-                onBegin={() => props.onBegin(rig.id, 'under-way')}
-              />
               <OtherWalks
                 rig={rig}
                 reference={reference}
                 onBegin={(phase) => props.onBegin(rig.id, phase)}
               />
+              <Button title={t('helping.join')} onPress={props.onHelp} />
             </>
           }
         />
@@ -137,6 +143,7 @@ export function TodayScreen(props: TodayScreenProps) {
           reference={reference}
           onChoose={choose}
           onBuild={props.onBuild}
+          onHelp={props.onHelp}
         />
       )}
     </Screen>
@@ -148,17 +155,20 @@ function RigChoice({
   reference,
   onChoose,
   onBuild,
+  onHelp,
 }: {
   readonly rigs: readonly UsualRig[];
   readonly reference: Reference;
   readonly onChoose: (id: string) => void;
   readonly onBuild: () => void;
+  readonly onHelp: () => void;
 }) {
   const t = useWords();
   return (
     <Card>
       <Heading level={2}>{t('today.choose')}</Heading>
       <Button look="main" title={t('rig.title')} onPress={onBuild} />
+      <Button title={t('helping.join')} onPress={onHelp} />
       {rigs.map((rig) => {
         const last = reference.lastReports.find(({ unitId }) => unitId === rig.unitIds[0]);
         return (

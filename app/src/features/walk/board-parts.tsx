@@ -1,4 +1,3 @@
-import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { SignalWords } from '@/design';
 import { useWords } from '@/i18n';
@@ -16,21 +15,19 @@ export function Progress({ share }: { readonly share: number }) {
 /** Cautions of a stop, once: a touch puts them away until the next stop. */
 export function StopCautions({
   cautions,
-  stopKey,
+  onRead,
 }: {
   readonly cautions:
     | Parameters<typeof SignalWords>[0]['caution'][]
     | NonNullable<Walk['stops'][number]['zone']['cautions']>;
-  readonly stopKey: string;
+  readonly onRead: () => void;
 }) {
   const t = useWords();
-  const [read, setRead] = useState<string>();
-  if (cautions.length === 0 || read === stopKey) return null;
   return (
     <Pressable
       role="button"
       aria-label={`${cautions.map(({ signal, words }) => `${signal}. ${words}`).join(' ')} ${t('close')}`}
-      onPress={() => setRead(stopKey)}
+      onPress={onRead}
       className="gap-1 px-4 pb-1"
     >
       {cautions.map((caution) => (

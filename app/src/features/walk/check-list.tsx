@@ -25,7 +25,12 @@ export function CheckList(props: CheckListProps) {
     return () => clearTimeout(soon);
   }, [currentKey]);
   return (
-    <ScrollView ref={list} className="min-h-0 flex-1" role="list" aria-label={t('walk.checkList')}>
+    <ScrollView
+      ref={list}
+      className="min-h-[64px] flex-1"
+      role="list"
+      aria-label={t('walk.checkList')}
+    >
       {instances.map((instance) => (
         <CheckRow
           key={instance.key}

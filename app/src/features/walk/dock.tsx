@@ -1,10 +1,13 @@
 import type { InstanceAssessment } from '@nazar/core/inspection';
+import type { Forbidden, NextStep } from '@nazar/core/walking';
 import { formatSi, type UnitName } from '@nazar/core/quantity';
 import type { WeakSpot } from '@nazar/core/repair';
-import { memo } from 'react';
+import { memo, type ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
 import { Bead, Body, Button, Heading, SignalWords, Soft } from '@/design';
 import { formatWhen, useWords } from '@/i18n';
+import { ForbiddenCard } from './forbidden-card';
+import { StepCard } from './step-card';
 
 export interface LastReading {
   readonly value: number;
@@ -21,6 +24,18 @@ interface DockProps {
   readonly repaired?: string;
   readonly weak?: WeakSpot;
   readonly hasDraft: boolean;
+  /** What comes before this check. */
+  readonly step: NextStep | undefined;
+  /** It must not be made any more. */
+  readonly forbidden: Forbidden | undefined;
+  /** What may be said of the rest of the stop. */
+  readonly rest: ReactNode;
+  /** The helper who may be asked, and whether this is asked of them. */
+  readonly asks?: { readonly name: string; readonly asked: boolean; readonly ask: () => void };
+  readonly onStep: () => void;
+  readonly onOpenStep: () => void;
+  readonly onElsewhere: () => void;
+  readonly onLeaveOut: (reason: string) => void;
   /** The check has a function cycle that can be played. */
   readonly onPlay?: () => void;
   /** The next check without an answer, or the next stop once this one has them all. */
@@ -44,8 +59,12 @@ export function Dock(props: DockProps) {
   const needs = check.needs.map((need) => t(`need.${need}`)).join(', ');
   const helper = check.helper === 'none' ? '' : t(`helper.${check.helper}`);
   return (
-    <View testID="dock" className="max-h-[58%] border-t-2 border-line bg-surface">
-      <ScrollView tabIndex={0} contentContainerClassName="gap-1 px-4 pb-1 pt-3">
+    <View testID="dock" className="max-h-[70%] min-h-0 shrink border-t-2 border-line bg-surface">
+      <ScrollView
+        tabIndex={0}
+        className="min-h-[64px] shrink"
+        contentContainerClassName="gap-1 px-4 pb-1 pt-3"
+      >
         <View className="flex-row items-start gap-3">
           <View className="pt-1">
             <Bead state={assessed.state} size={28} />
@@ -74,10 +93,35 @@ export function Dock(props: DockProps) {
             .filter(Boolean)
             .join(' · ')}
         </Soft>
+        {props.asks ? (
+          <Button
+            look="quiet"
+            selected={props.asks.asked}
+            title={t(props.asks.asked ? 'helping.asked' : 'helping.ask', {
+              name: props.asks.name,
+            })}
+            onPress={props.asks.ask}
+          />
+        ) : null}
         {check.source ? <Soft>{t('walk.source', { source: check.source })}</Soft> : null}
       </ScrollView>
-      <View className="px-4 pb-4 pt-2">
-        {isOpen(assessed) ? (
+      <View className="gap-2 px-4 pb-4 pt-2">
+        {isOpen(assessed) && props.forbidden ? (
+          <ForbiddenCard
+            forbidden={props.forbidden}
+            onLeave={props.onLeaveOut}
+            onFault={props.onFault}
+          />
+        ) : isOpen(assessed) && props.step ? (
+          <StepCard
+            step={props.step}
+            onDone={props.onStep}
+            onOpen={props.onOpenStep}
+            onElsewhere={props.onElsewhere}
+            onCannot={props.onCannot}
+            onFault={props.onFault}
+          />
+        ) : isOpen(assessed) ? (
           <AnswerButtons
             counts={assessed.instance.contents !== undefined}
             measures={check.reading ? (check.reading.required ? 'must' : 'may') : 'no'}
@@ -92,6 +136,7 @@ export function Dock(props: DockProps) {
         ) : (
           <AnsweredButtons {...props} />
         )}
+        {isOpen(assessed) && !props.step && !props.forbidden ? props.rest : null}
       </View>
     </View>
   );

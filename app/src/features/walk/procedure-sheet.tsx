@@ -10,10 +10,11 @@ import {
   waitOf,
   type Run,
 } from '@nazar/core/procedure';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { Body, Button, Figure, Heading, Sheet, SignalWords, Soft } from '@/design';
 import { useWords } from '@/i18n';
+import { stopwatch, useStopwatch } from './use-tick';
 
 interface ProcedureSheetProps {
   readonly procedure: Procedure;
@@ -28,17 +29,14 @@ interface ProcedureSheetProps {
 export function ProcedureSheet(props: ProcedureSheetProps) {
   const { procedure, check, habit, onGood, onFailed, onClose } = props;
   const t = useWords();
-  const [now, setNow] = useState(() => Date.now());
-  const [run, setRun] = useState<Run>(() => startRun(Date.now()));
-  useEffect(() => {
-    const clock = setInterval(() => setNow(Date.now()), 250);
-    return () => clearInterval(clock);
-  }, []);
+  // Held against a clock that nobody can set.
+  const now = useStopwatch(true);
+  const [run, setRun] = useState<Run>(() => startRun(stopwatch()));
   const step = stepOf(procedure, run);
   const wait = waitOf(procedure, run, now);
   const length = unitFor('length', habit);
   const on = () => {
-    const next = goOn(procedure, run, Date.now());
+    const next = goOn(procedure, run, stopwatch());
     setRun(next);
     if (next.ended?.how === 'good') onGood();
   };
@@ -63,7 +61,7 @@ export function ProcedureSheet(props: ProcedureSheetProps) {
     <Button
       className="min-h-[64px]"
       title={t('cycle.timeAgain')}
-      onPress={() => setRun(timeAgain(run, Date.now()))}
+      onPress={() => setRun(timeAgain(run, stopwatch()))}
     />
   ) : (
     <Button

@@ -1,8 +1,6 @@
-import { LIST_SHORT } from '@nazar/core/catalogue';
-import type { CountedItem } from '@nazar/core/inspection';
-import type { Stop } from '@nazar/core/planning';
 import { unitFor } from '@nazar/core/quantity';
-import { v7 as newId } from 'uuid';
+import { mayHelperAnswer, type Stop } from '@nazar/core/planning';
+import { runningClocks } from '@nazar/core/walking';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Pressable, ScrollView, Text, useWindowDimensions, View } from 'react-native';
 import { Body, Button, Heading, SignalWords, Soft, useStable, type BeadState } from '@/design';
@@ -14,32 +12,35 @@ import {
   listDrafts,
   unreadRepairs,
   useHabit,
+  useHearing,
+  usePreferences,
   useReference,
   weakSpotAt,
   type Walk,
 } from '@/state';
+import { keepAwake } from '@/workers';
 import { Progress, StopCautions } from './board-parts';
-import { CannotSheet } from './cannot-sheet';
 import { CheckList } from './check-list';
-import { CountSheet } from './count-sheet';
+import { Clocks } from './clocks';
 import { Dock } from './dock';
-import { KeysSheet } from './keys-sheet';
-import { ProcedureSheet } from './procedure-sheet';
-import { ReadingSheet, judgeKept, type TypedReading } from './reading-sheet';
-import { RepairsSheet } from './repairs';
+import { RestButton } from './rest-button';
+import { StateBar } from './state-bar';
 import { openInStop, stateOfStop } from './states';
-import { StopList, StopsSheet } from './stops-sheet';
+import { StopList } from './stops-sheet';
+import { TurnBanner } from './turn-banner';
+import { useAnswers } from './use-answers';
+import { useClockWatch } from './use-clock-watch';
 import { useKeys } from './use-keys';
+import { useLive } from './use-live';
 import { usePosition } from './use-position';
+import { useReplanning } from './use-replanning';
 import type { WalkScreenProps } from './walk-screen';
+import { WalkSheets, type OpenSheet } from './walk-sheets';
 
 interface WalkBoardProps extends WalkScreenProps {
   readonly walk: Walk;
   readonly personId: string;
 }
-
-type OpenSheet =
-  'count' | 'cycle' | 'reading' | 'cannot' | 'stops' | 'repairs' | 'keys' | undefined;
 
 /** One stop at a time: the rig with the way round it, the checks from here, the present one at the thumb. */
 export function WalkBoard(props: WalkBoardProps) {
@@ -49,100 +50,43 @@ export function WalkBoard(props: WalkBoardProps) {
   const wide = width >= 900;
   const reference = useReference((state) => state.reference);
   const habit = useHabit();
+  const gloves = usePreferences((state) => state.gloves);
   const { inspection, assessment, rig, stops } = walk;
   const position = usePosition(walk, props.at);
   const { stop, stopIndex, current } = position;
+  const live = useLive(walk, personId);
+  const replanning = useReplanning(walk, live, stop.zone.key);
+  const clock = useClockWatch(inspection.id, personId);
+  const { helper, asked } = inspection.course;
+  const [dims, setDims] = useState(false);
+  useEffect(() => keepAwake(() => setDims(true)), []);
   const unitIds = inspection.begun?.unitIds ?? [];
   const repairs = unreadRepairs(reference, unitIds).filter(
     ({ defectId }) => !inspection.acknowledged.has(defectId),
   );
   const [sheet, setSheet] = useState<OpenSheet>(repairs.length > 0 ? 'repairs' : undefined);
+  // Also while somebody is expected to join.
+  useHearing(inspection.id, helper?.phone === true || sheet === 'helper');
+  // Cautions of a stop stand there until the first answer or a touch. A phone has no room for the drawing beside them, nor
+  // beside a step that comes first.
+  const [readAt, setReadAt] = useState<string>();
   const [drafts, setDrafts] = useState<readonly string[]>([]);
   useEffect(() => {
     void listDrafts(inspection.id).then(setDrafts);
   }, [inspection.id]);
   const close = useCallback(() => setSheet(undefined), []);
-  const inspectionId = inspection.id;
+  const answers = useAnswers({ walk, personId, position, closeSheet: close, onFault });
+  const { answer } = answers;
   const key = current.key;
-
-  const answer = async (payload: {
-    outcome: 'sound' | 'not-looked' | 'cleared';
-    reason?: string;
-  }) => {
-    await appendEntries(
-      [{ inspectionId, actorId: personId, type: 'answered', payload: { key, ...payload } }],
-      () => {
-        setSheet(undefined);
-        if (payload.outcome !== 'cleared') position.moveOn(key);
-      },
-    );
-  };
-
-  const keepReading = async (reading: TypedReading) => {
-    const measured = {
-      inspectionId,
-      actorId: personId,
-      type: 'measured' as const,
-      payload: { key, ...reading, instrument: 'gauge' as const },
-    };
-    const before = assessment.byKey.get(key);
-    const first =
-      before?.state === 'again' && before.answer?.outcome === 'measured'
-        ? before.answer.readings.map(({ value }) => value)
-        : [];
-    const kept = await appendEntries([measured]);
-    if (!kept) return;
-    const judged = judgeKept(current, [...first, reading.value], rig.combinationAir);
-    // Too close to tell: the sheet stays for the second reading.
-    if (judged?.outcome === 'again') return;
-    setSheet(undefined);
-    if (judged?.outcome === 'out' || judged?.outcome === 'no-limit') {
-      await appendEntries([
-        {
-          inspectionId,
-          actorId: personId,
-          type: 'faulted',
-          payload: {
-            key,
-            symptomId: judged.symptom,
-            defectId:
-              knownDefects(reference, unitIds, inspectionId).find((each) => each.key === key)?.id ??
-              newId(),
-            ...(current.place && { spot: { x: current.place.x, y: current.place.y } }),
-            photos: [],
-          },
-        },
-      ]);
-      // Out of a limit: stay, so that what follows from it is read.
-      return;
-    }
-    position.moveOn(key);
-  };
-
-  const keepCount = async (items: readonly CountedItem[], complete: boolean) => {
-    const own = { inspectionId, actorId: personId };
-    const counted = { ...own, type: 'counted' as const, payload: { key, items } };
-    const sound = {
-      ...own,
-      type: 'answered' as const,
-      payload: { key, outcome: 'sound' as const },
-    };
-    await appendEntries<'counted' | 'answered'>(complete ? [counted, sound] : [counted], () => {
-      setSheet(undefined);
-      if (complete) position.moveOn(key);
-      else onFault(key, LIST_SHORT);
-    });
-  };
-
-  const acknowledge = async (defectId: string) => {
-    const kept = await appendEntries([
-      { inspectionId, actorId: personId, type: 'acknowledged', payload: { defectId } },
-    ]);
-    if (kept && repairs.length === 1) setSheet(undefined);
-  };
+  const own = { inspectionId: inspection.id, actorId: personId };
 
   const assessed = assessment.byKey.get(key);
   const openHere = openInStop(walk, stop);
+  const warns =
+    !wide &&
+    openHere === stop.instances.length &&
+    readAt !== stop.key &&
+    (stop.zone.cautions?.length ?? 0) > 0;
   const stateOf = useCallback(
     (each: string): BeadState => assessment.byKey.get(each)?.state ?? 'unanswered',
     [assessment],
@@ -160,18 +104,57 @@ export function WalkBoard(props: WalkBoardProps) {
   const last = reference?.lastReadings.find((reading) => reading.key === key);
   const reading = current.check.reading;
   const canAnswer = assessed?.state === 'unanswered' || assessed?.state === 'again';
+  const step = live.stepOf(current);
+  const forbidden = live.forbidden.get(key);
+  const free = canAnswer && !step && !forbidden;
   const goOn = () =>
     stopIndex < stops.length - 1 ? position.goToStop(stopIndex + 1) : onVerdict();
+  const known = useMemo(
+    () => knownDefects(reference, inspection.begun?.unitIds ?? [], inspection.id),
+    [reference, inspection],
+  );
+  const watched = useMemo(
+    () =>
+      new Set([
+        ...known.map((each) => each.key),
+        ...(reference?.defects ?? []).filter((each) => each.outcomeWords).map((each) => each.key),
+        ...stop.instances.filter((each) => isWeak(each.key)).map((each) => each.key),
+      ]),
+    [known, reference, stop, isWeak],
+  );
+  const openChecks = stop.instances.filter(
+    (each) =>
+      assessment.byKey.get(each.key)?.state === 'unanswered' &&
+      !live.forbidden.has(each.key) &&
+      live.stepOf(each) === undefined,
+  );
 
   const counts = current.contents !== undefined;
   const onSound = useStable(() => (counts ? setSheet('count') : void answer({ outcome: 'sound' })));
-  const onCycleGood = useStable(() => void answer({ outcome: 'sound' }));
   const onTakeBack = useStable(() => void answer({ outcome: 'cleared' }));
   const onFaultHere = useStable(() => onFault(key));
   const openCannot = useStable(() => setSheet('cannot'));
   const openReading = useStable(() => setSheet('reading'));
   const openStops = useStable(() => setSheet('stops'));
   const openCycle = useStable(() => setSheet('cycle'));
+  const onStep = useStable(() => {
+    if (step?.kind === 'do') void live.change(step.change);
+    if (step?.kind === 'affirm') void live.tell('affirmed', { what: step.what, zone: step.zone });
+    if (step?.kind === 'wait' && step.orWord)
+      void live.tell('affirmed', { what: step.orWord, zone: current.zoneKey });
+  });
+  const onOpenStep = useStable(() => setSheet(step?.kind === 'tag' ? 'tag' : 'start'));
+  // What can be done while this is waited for, in the order of the plan.
+  const onElsewhere = useStable(() => {
+    const all = stops.flatMap(({ instances }) => instances);
+    const from = all.findIndex((each) => each.key === key);
+    const next = [...all.slice(from + 1), ...all.slice(0, from)].find(
+      (each) =>
+        assessment.byKey.get(each.key)?.state === 'unanswered' &&
+        live.stepOf(each)?.kind !== 'wait',
+    );
+    if (next) position.goToCheck(next.key);
+  });
   const procedure = rig.units
     .find(({ unit }) => unit.id === current.unit.id)
     ?.module.procedures.find((each) => each.check === current.check.id);
@@ -181,31 +164,42 @@ export function WalkBoard(props: WalkBoardProps) {
     () => rig.instances.filter((each) => weakSpotAt(reference, each.key) !== undefined),
     [rig, reference],
   );
+  const starts = rig.instances.find(({ check }) => check.guide === 'engine-start');
+  const startIsOpen =
+    starts !== undefined && assessment.byKey.get(starts.key)?.state === 'unanswered';
 
   useKeys(
     {
-      s: () => canAnswer && !reading?.required && onSound(),
-      ' ': () => canAnswer && !reading?.required && onSound(),
+      s: () => free && !reading?.required && onSound(),
+      ' ': () => (free ? !reading?.required && onSound() : onStep()),
       f: () => onFault(key),
       c: () => canAnswer && setSheet('cannot'),
-      m: () => reading && setSheet('reading'),
+      m: () => reading && free && setSheet('reading'),
       u: () => !canAnswer && void answer({ outcome: 'cleared' }),
       ArrowDown: () => position.step(1),
       ArrowUp: () => position.step(-1),
       ArrowRight: goOn,
       ArrowLeft: () => position.goToStop(stopIndex - 1),
+      h: () => setSheet('helper'),
+      l: () => setSheet('lamps'),
+      v: () => setSheet('stand'),
+      x: () => setSheet('happening'),
       '?': () => setSheet('keys'),
     },
     sheet === undefined,
   );
 
   if (!assessed) return null;
+  // Clocks and gloves take room on a phone; the drawing gives it, never the words of a caution.
+  const cramped =
+    runningClocks(live.state, live.wanted, 0).length > 0 ||
+    (gloves && current.check.cautions.length > 0);
   const map = (
     <RigDrawing
       rig={rig}
       label={t('walk.drawing', { count: stops.length })}
       stops={beads}
-      way={walk.stale ? undefined : walk.way}
+      way={walk.stale || walk.way?.length === 0 ? undefined : walk.way}
       currentStop={stop.key}
       spot={spot}
       weak={weak}
@@ -222,6 +216,12 @@ export function WalkBoard(props: WalkBoardProps) {
       close();
     },
   };
+  const told = walk.plan?.told;
+  const onward = stops.findIndex((each) => openInStop(walk, each) > 0);
+  const reportStart = () => {
+    if (starts) onFault(starts.key);
+    else close();
+  };
   return (
     <View role="main" className="h-full flex-1 bg-ground">
       <View className="mx-auto w-full max-w-[1280px] flex-row items-center justify-between px-2">
@@ -233,9 +233,39 @@ export function WalkBoard(props: WalkBoardProps) {
         <Button look="quiet" title={t('walk.stops')} onPress={openStops} />
       </View>
       <Progress share={assessment.answered / assessment.total} />
-      <View className={`mx-auto w-full max-w-[1280px] flex-1 ${wide ? 'flex-row' : ''}`}>
-        <View className={wide ? 'w-[46%] p-4' : 'px-2 pt-1'}>
-          {map}
+      <View className="mx-auto w-full max-w-[1280px] flex-row items-center border-b border-line px-1">
+        <StateBar state={live.state} onOpen={() => setSheet('stand')} />
+        <Button
+          look="quiet"
+          title="…"
+          label={t('happening.open')}
+          onPress={() => setSheet('happening')}
+        />
+      </View>
+      {told ? (
+        <TurnBanner
+          told={told}
+          stop={stops[Math.max(0, onward)].zone.title}
+          onGo={() => {
+            replanning.putAway();
+            if (onward >= 0) position.goToStop(onward);
+          }}
+        />
+      ) : null}
+      {clock.moved !== undefined ? (
+        <Pressable
+          role="button"
+          onPress={clock.putAway}
+          className="min-h-touch justify-center bg-chalk px-4"
+        >
+          <Body className="text-on-chalk">
+            {t('clock.moved', { minutes: Math.round(clock.moved / 6) / 10 })}
+          </Body>
+        </Pressable>
+      ) : null}
+      <View className={`mx-auto min-h-0 w-full max-w-[1280px] flex-1 ${wide ? 'flex-row' : ''}`}>
+        <View className={wide ? 'w-[46%] p-4' : cramped ? 'w-1/2 self-center pt-1' : 'px-2 pt-1'}>
+          {wide || (!told && clock.moved === undefined && !warns && !step) ? map : null}
           {wide ? (
             <ScrollView className="mt-3 min-h-0 flex-1" contentContainerClassName="gap-2 p-1">
               {stop.zone.cautions?.map((caution) => (
@@ -250,15 +280,22 @@ export function WalkBoard(props: WalkBoardProps) {
             <Soft>
               {t('walk.stop', { number: stopIndex + 1, of: stops.length })} ·{' '}
               {stop.zone.unit.number}
+              {inspection.course.present.has(stop.zone.key) ? ` · ${t('tag.proven')}` : ''}
+              {dims ? ` · ${t('awake.not')}` : ''}
             </Soft>
             <Heading level={1} className="text-3xl">
               {stop.zone.title}
             </Heading>
           </View>
-          {walk.stale ? <Body className="px-4">{t('plan.stale')}</Body> : null}
-          {wide || openHere < stop.instances.length ? null : (
-            <StopCautions cautions={stop.zone.cautions ?? []} stopKey={stop.key} />
-          )}
+          {walk.stale && !replanning.busy ? <Body className="px-4">{t('plan.stale')}</Body> : null}
+          {replanning.busy ? (
+            <Body className="px-4" live>
+              {t('plan.busy')}
+            </Body>
+          ) : null}
+          {warns ? (
+            <StopCautions cautions={stop.zone.cautions ?? []} onRead={() => setReadAt(stop.key)} />
+          ) : null}
           <CheckList
             instances={stop.instances}
             currentKey={key}
@@ -266,19 +303,42 @@ export function WalkBoard(props: WalkBoardProps) {
             isWeak={isWeak}
             onChoose={position.goToCheck}
           />
+          <Clocks state={live.state} wanted={live.wanted} />
           <Dock
             assessed={assessed}
             last={last}
             unitOfHabit={reading && unitFor(reading.kind, habit)}
-            known={
-              knownDefects(reference, unitIds, inspectionId).find((each) => each.key === key)?.words
-            }
+            known={known.find((each) => each.key === key)?.words}
             repaired={
               reference?.defects.find((each) => each.key === key && each.outcomeWords)
                 ?.outcomeWords ?? undefined
             }
             weak={weakSpotAt(reference, key)}
             hasDraft={drafts.includes(key)}
+            step={step}
+            forbidden={forbidden}
+            rest={
+              <RestButton
+                walk={walk}
+                stop={stop}
+                open={openChecks}
+                watched={watched}
+                onRest={(instances) => void answers.soundTogether(instances)}
+              />
+            }
+            asks={
+              helper?.phone && canAnswer && mayHelperAnswer(current)
+                ? {
+                    name: helper.name,
+                    asked: asked?.keys.includes(key) ?? false,
+                    ask: () => void live.tell('asked', { keys: [key] }),
+                  }
+                : undefined
+            }
+            onStep={onStep}
+            onOpenStep={onOpenStep}
+            onElsewhere={onElsewhere}
+            onLeaveOut={(reason) => void answer({ outcome: 'not-looked', reason })}
             onPlay={procedure && openCycle}
             onward={
               openHere > 0
@@ -297,59 +357,59 @@ export function WalkBoard(props: WalkBoardProps) {
           />
         </View>
       </View>
-      {sheet === 'reading' ? (
-        <ReadingSheet
-          key={`${key} ${assessed.state}`}
-          instance={current}
-          habit={habit}
-          combinationAir={rig.combinationAir}
-          last={last}
-          first={
-            assessed.state === 'again' && assessed.answer?.outcome === 'measured'
-              ? assessed.answer.readings[0].value
-              : undefined
-          }
-          onKeep={(typed) => void keepReading(typed)}
-          onClose={close}
-        />
-      ) : null}
-      {sheet === 'cycle' && procedure ? (
-        <ProcedureSheet
-          key={key}
-          procedure={procedure}
-          check={current.check}
-          habit={habit}
-          onGood={onCycleGood}
-          onFailed={(symptomId) => onFault(key, symptomId)}
-          onClose={close}
-        />
-      ) : null}
-      {sheet === 'count' && current.contents ? (
-        <CountSheet
-          key={key}
-          title={current.check.title}
-          list={current.contents}
-          before={inspection.counts.get(key)?.items}
-          day={new Date().toISOString().slice(0, 10)}
-          onKeep={(items, complete) => void keepCount(items, complete)}
-          onClose={close}
-        />
-      ) : null}
-      {sheet === 'cannot' ? (
-        <CannotSheet
-          onKeep={(reason) => void answer({ outcome: 'not-looked', reason })}
-          onClose={close}
-        />
-      ) : null}
-      {sheet === 'stops' ? <StopsSheet {...stopList} onClose={close} /> : null}
-      {sheet === 'repairs' && repairs.length > 0 ? (
-        <RepairsSheet
-          repairs={repairs}
-          onAcknowledge={(id) => void acknowledge(id)}
-          onClose={close}
-        />
-      ) : null}
-      {sheet === 'keys' ? <KeysSheet onClose={close} /> : null}
+      <WalkSheets
+        sheet={sheet}
+        walk={walk}
+        live={live}
+        current={current}
+        assessed={assessed}
+        habit={habit}
+        last={last}
+        procedure={procedure}
+        repairs={repairs}
+        stopList={stopList}
+        answers={answers}
+        open={setSheet}
+        close={close}
+        onFault={onFault}
+        onSkip={() => {
+          close();
+          void replanning.skip(stop).then(() => {
+            const after = stops[stopIndex + 1];
+            if (after) position.goToStop(stopIndex + 1);
+          });
+        }}
+        onStarted={() => {
+          void appendEntries<'changed' | 'answered'>([
+            { ...own, type: 'changed', payload: { change: 'set-brake' } },
+            { ...own, type: 'changed', payload: { change: 'start' } },
+            ...(starts && startIsOpen
+              ? [
+                  {
+                    ...own,
+                    type: 'answered' as const,
+                    payload: { key: starts.key, outcome: 'sound' as const },
+                  },
+                ]
+              : []),
+          ]);
+        }}
+        onShut={() => {
+          void appendEntries([
+            { ...own, type: 'changed', payload: { change: 'start' } },
+            { ...own, type: 'changed', payload: { change: 'shut-down' } },
+          ]).then((kept) => {
+            if (kept && starts) onFault(starts.key, starts.check.symptoms[0].id);
+          });
+        }}
+        onReportStart={reportStart}
+        onNamed={(name) =>
+          void appendEntries([{ ...own, type: 'joined', payload: { name, phone: false } }]).then(
+            (kept) => (kept ? close() : undefined),
+          )
+        }
+        onParted={() => void appendEntries([{ ...own, type: 'parted', payload: {} }])}
+      />
       {sheet === undefined && repairs.length > 0 ? (
         <Pressable
           role="button"

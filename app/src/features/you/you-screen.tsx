@@ -18,7 +18,7 @@ export function YouScreen({ onSignedOut, onVerify, onBack }: YouScreenProps) {
   const t = useWords();
   const { person, signOut } = useSession();
   const reference = useReference((state) => state.reference);
-  const { theme, setTheme, habit, setHabit } = usePreferences();
+  const { theme, setTheme, habit, setHabit, gloves, setGloves } = usePreferences();
   if (!person) return null;
   return (
     <Screen
@@ -55,6 +55,15 @@ export function YouScreen({ onSignedOut, onVerify, onBack }: YouScreenProps) {
             />
           ))}
         </View>
+      </View>
+      <View className="gap-1" role="group" aria-label={t('glove.title')}>
+        <Body className="font-thick">{t('glove.title')}</Body>
+        <Button
+          selected={gloves}
+          title={t(gloves ? 'glove.on' : 'glove.off')}
+          onPress={() => setGloves(!gloves)}
+        />
+        <Soft>{t('glove.why')}</Soft>
       </View>
       <Button title={t('you.verify')} onPress={onVerify} />
       <Button title={t('you.signOut')} onPress={() => void signOut().then(onSignedOut)} />

@@ -248,7 +248,7 @@ export const schoolBus: Module = module({
     ...chassisZones(measures),
     { id: 'entrance', title: 'Entrance door', round: 'aboard', x: 2.6, y: 0.6, cautions: [arm] },
     { id: 'aisle', title: 'Aisle', round: 'aboard', x: 6, y: 0 },
-    { id: 'last-row', title: 'Last row', round: 'aboard', x: 9.8, y: 0 },
+    { id: 'last-row', title: 'Last row', round: 'aboard', x: 9.8, y: 0, tagged: ['post-trip'] },
   ],
   places: [
     ...chassisPlaces(measures),

@@ -1,1 +1,2 @@
 export { PlanSheet } from './plan-sheet';
+export { usePlanning, type Planning } from './use-planning';

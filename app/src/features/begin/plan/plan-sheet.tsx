@@ -1,86 +1,47 @@
-import type { Circumstance, Phase } from '@nazar/core/catalogue';
-import { AS_SHIPPED } from '@nazar/core/house';
+import type { Circumstance } from '@nazar/core/catalogue';
 import { formatSi, unitFor } from '@nazar/core/quantity';
-import { followPlan, type School } from '@nazar/core/planning';
-import { composeRig, type Unit } from '@nazar/core/rig';
-import { useEffect, useMemo, useState } from 'react';
+import { followPlan } from '@nazar/core/planning';
+import type { Rig } from '@nazar/core/rig';
+import { useMemo } from 'react';
 import { View } from 'react-native';
-import { Body, Button, Heading, Sheet, Soft, Toggles } from '@/design';
+import { Body, Button, Columns, Heading, Sheet, Soft, Toggles } from '@/design';
 import { RigDrawing, toBeads } from '@/drawing';
 import { useWords } from '@/i18n';
-import {
-  catalogueOf,
-  keepSchool,
-  readSchool,
-  useHabit,
-  useReference,
-  type KeptPlan,
-} from '@/state';
+import { useHabit } from '@/state';
 import { toLanes } from './lanes';
 import { PlanStops } from './plan-stops';
 import { SchoolChoice } from './school-choice';
 import { TimeLine } from './time-line';
-import { usePlan } from './use-plan';
+import type { Planning } from './use-planning';
 
 interface PlanSheetProps {
-  readonly units: readonly Unit[];
-  readonly phase: Phase;
+  readonly rig: Rig;
   readonly circumstances: readonly Circumstance[];
-  readonly onWalk: (plan: KeptPlan) => void;
+  readonly planning: Planning;
+  /** Checks that a condition adds. */
+  readonly added: readonly { readonly circumstance: Circumstance; readonly count: number }[];
+  readonly onWalk: () => void;
   readonly onClose: () => void;
 }
 
 const WARM_UP = { usual: 300, frost: 900 };
 
 /** The walk before it is walked: the way, the time, what runs meanwhile, and what another order would cost. */
-export function PlanSheet({ units, phase, circumstances, onWalk, onClose }: PlanSheetProps) {
+export function PlanSheet(props: PlanSheetProps) {
+  const { rig, circumstances, planning, added, onWalk, onClose } = props;
   const t = useWords();
   const habit = useHabit();
-  const reference = useReference((state) => state.reference);
-  const [school, setSchool] = useState<School>();
-  const [running, setRunning] = useState(false);
-  const [fixed, setFixed] = useState<readonly string[]>([]);
-  useEffect(() => {
-    void readSchool().then(setSchool);
-  }, []);
-  const content = reference?.content ?? AS_SHIPPED;
-  const question = useMemo(
-    () => school && { units, phase, circumstances, content, school, running, fixed },
-    [units, phase, circumstances, content, school, running, fixed],
-  );
-  const free = useMemo(() => question && { ...question, fixed: [] }, [question]);
-  const { planned, busy } = usePlan(question);
-  const { planned: unbound } = usePlan(fixed.length > 0 ? free : undefined);
-  const rig = useMemo(
-    () => composeRig({ units, phase, circumstances, catalogue: catalogueOf(reference) }),
-    [units, phase, circumstances, reference],
-  );
-  const plan = planned?.ok ? planned.plan : undefined;
+  const { plan, planned, busy, price, school } = planning;
   const beads = useMemo(
     () => plan && toBeads(followPlan(rig, plan.stops).stops, () => 'unanswered'),
     [plan, rig],
   );
-  const change = (next: School) => {
-    setSchool(next);
-    setFixed([]);
-    void keepSchool(next);
-  };
-  const move = (index: number, by: -1 | 1) => {
-    if (!plan) return;
-    const order = plan.stops.map(({ block }) => block);
-    const [block] = order.splice(index, 1);
-    order.splice(index + by, 0, block);
-    setFixed(order);
-  };
   const length = unitFor('length', habit);
   const metres = (value: number) => formatSi(value, length, 0);
   const minutes = (seconds: number) => Math.round(seconds / 60);
-  const price =
-    plan && fixed.length > 0 && unbound?.ok
-      ? Math.round(plan.totals.seconds - unbound.plan.totals.seconds)
-      : undefined;
   return (
     <Sheet
+      wide
       title={t('plan.title')}
       closeTitle={t('close')}
       onClose={onClose}
@@ -90,7 +51,7 @@ export function PlanSheet({ units, phase, circumstances, onWalk, onClose }: Plan
           className="min-h-[64px]"
           title={t('plan.walk')}
           disabled={!plan || busy}
-          onPress={() => plan && onWalk(plan)}
+          onPress={onWalk}
         />
       }
     >
@@ -100,79 +61,105 @@ export function PlanSheet({ units, phase, circumstances, onWalk, onClose }: Plan
         </Body>
       ) : null}
       {busy ? <Body live>{t('plan.busy')}</Body> : null}
-      {plan && beads ? (
-        <>
-          <RigDrawing
-            rig={rig}
-            label={t('plan.drawing', { count: beads.length })}
-            stops={beads}
-            way={plan.way}
-          />
-          <Heading level={2}>
-            {t('plan.sum', {
-              minutes: minutes(plan.totals.seconds),
-              metres: metres(plan.totals.metres),
-            })}
-          </Heading>
-          <Body>
-            {t('plan.effort', {
-              climbs: plan.totals.climbs,
-              starts: plan.totals.starts,
-              seconds: Math.round(plan.totals.waiting),
-            })}
-          </Body>
-          <Soft>
-            {t('plan.against', {
-              minutes: minutes(plan.catalogueOrder.seconds),
-              metres: metres(plan.catalogueOrder.metres),
-              climbs: plan.catalogueOrder.climbs,
-            })}
-          </Soft>
-          {price !== undefined ? (
-            <View className="gap-2" role="status">
-              <Body className="font-thick">
-                {price > 0 ? t('plan.price', { seconds: price }) : t('plan.noPrice')}
-              </Body>
-              <Button title={t('plan.backToBest')} onPress={() => setFixed([])} />
-            </View>
-          ) : null}
-          <TimeLine
-            lanes={toLanes(
-              plan.happenings,
-              plan.totals.seconds,
-              circumstances.includes('freezing') ? WARM_UP.frost : WARM_UP.usual,
-            )}
-            end={plan.totals.seconds}
-          />
-          {plan.helperless.length > 0 ? (
-            <Body role="alert" className="font-thick">
-              {t('plan.helperless', { count: plan.helperless.length })}
-            </Body>
-          ) : null}
-          {plan.carry.length > 0 ? (
-            <Body>
-              {t('begin.carry')}: {plan.carry.map((need) => t(`need.${need}`)).join(', ')}
-            </Body>
-          ) : null}
-        </>
-      ) : null}
-      {school ? <SchoolChoice school={school} onChange={change} /> : null}
-      <Toggles
-        label={t('plan.now')}
-        options={[{ id: 'running', title: t('plan.running') }]}
-        chosen={running ? ['running'] : []}
-        onChange={(chosen) => {
-          setRunning(chosen.length > 0);
-          setFixed([]);
-        }}
+      <Columns
+        left={
+          <>
+            {plan && beads ? (
+              <>
+                <RigDrawing
+                  rig={rig}
+                  label={t('plan.drawing', { count: beads.length })}
+                  stops={beads}
+                  way={plan.way}
+                />
+                <Heading level={2}>
+                  {t('plan.sum', {
+                    minutes: minutes(plan.totals.seconds),
+                    metres: metres(plan.totals.metres),
+                  })}
+                </Heading>
+                <Body>
+                  {t('plan.effort', {
+                    climbs: plan.totals.climbs,
+                    starts: plan.totals.starts,
+                    seconds: Math.round(plan.totals.waiting),
+                  })}
+                </Body>
+                <Soft>
+                  {t('plan.against', {
+                    minutes: minutes(plan.catalogueOrder.seconds),
+                    metres: metres(plan.catalogueOrder.metres),
+                    climbs: plan.catalogueOrder.climbs,
+                  })}
+                </Soft>
+                {added.map(({ circumstance, count }) => (
+                  <Soft key={circumstance}>
+                    {t('station.added', {
+                      circumstance: t(`circumstance.${circumstance}`),
+                      count,
+                    })}
+                  </Soft>
+                ))}
+                {circumstances.includes('freezing') &&
+                plan.happenings.some(
+                  (each) => each.kind === 'change' && each.change === 'power-take-off',
+                ) ? (
+                  <Soft>
+                    {t('station.frostOil', {
+                      minutes: WARM_UP.frost / 60,
+                      usual: WARM_UP.usual / 60,
+                    })}
+                  </Soft>
+                ) : null}
+                {price !== undefined ? (
+                  <View className="gap-2" role="status">
+                    <Body className="font-thick">
+                      {price > 0 ? t('plan.price', { seconds: price }) : t('plan.noPrice')}
+                    </Body>
+                    <Button title={t('plan.backToBest')} onPress={planning.free} />
+                  </View>
+                ) : null}
+                <TimeLine
+                  lanes={toLanes(
+                    plan.happenings,
+                    plan.totals.seconds,
+                    circumstances.includes('freezing') ? WARM_UP.frost : WARM_UP.usual,
+                  )}
+                  end={plan.totals.seconds}
+                />
+                {plan.helperless.length > 0 ? (
+                  <Body role="alert" className="font-thick">
+                    {t('plan.helperless', { count: plan.helperless.length })}
+                  </Body>
+                ) : null}
+                {plan.carry.length > 0 ? (
+                  <Body>
+                    {t('begin.carry')}: {plan.carry.map((need) => t(`need.${need}`)).join(', ')}
+                  </Body>
+                ) : null}
+              </>
+            ) : null}
+            {school ? <SchoolChoice school={school} onChange={planning.setSchool} /> : null}
+            <Toggles
+              label={t('plan.now')}
+              options={[{ id: 'running', title: t('plan.running') }]}
+              chosen={planning.running ? ['running'] : []}
+              onChange={(chosen) => planning.setRunning(chosen.length > 0)}
+            />
+          </>
+        }
+        right={
+          <>
+            {plan ? (
+              <View>
+                <Heading level={3}>{t('plan.order')}</Heading>
+                <PlanStops rig={rig} plan={plan} onMove={planning.move} />
+              </View>
+            ) : null}
+            <Soft>{t('guide')}</Soft>
+          </>
+        }
       />
-      {plan ? (
-        <View>
-          <Heading level={3}>{t('plan.order')}</Heading>
-          <PlanStops rig={rig} plan={plan} onMove={move} />
-        </View>
-      ) : null}
-      <Soft>{t('guide')}</Soft>
     </Sheet>
   );
 }

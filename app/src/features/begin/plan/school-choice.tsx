@@ -1,4 +1,4 @@
-import { DIRECTIONS, FIRSTS, type School } from '@nazar/core/planning';
+import { DIRECTIONS, ENGINE_TIMINGS, FIRSTS, type School } from '@nazar/core/planning';
 import { View } from 'react-native';
 import { Button, Heading, Soft } from '@/design';
 import { useWords } from '@/i18n';
@@ -38,6 +38,18 @@ export function SchoolChoice({ school, onChange }: SchoolChoiceProps) {
         ))}
       </View>
       <Soft>{t(`plan.firstWhy.${school.first}`)}</Soft>
+      <View className="flex-row flex-wrap gap-2" role="group" aria-label={t('plan.engine')}>
+        {ENGINE_TIMINGS.map((each) => (
+          <Button
+            key={each}
+            className="grow"
+            title={t(`plan.engines.${each}`)}
+            selected={school.engine === each}
+            onPress={() => onChange({ ...school, engine: each })}
+          />
+        ))}
+      </View>
+      <Soft>{t(`plan.engineWhy.${school.engine}`)}</Soft>
       <View className="flex-row flex-wrap gap-2" role="group" aria-label={t('plan.helper')}>
         {[false, true].map((each) => (
           <Button

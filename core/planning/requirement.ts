@@ -13,6 +13,8 @@ export interface Requirement {
   readonly outriggers?: true;
   readonly air?: true;
   readonly oilWarm?: true;
+  /** The engine oil has run back since the engine was shut down. */
+  readonly settled?: true;
 }
 
 const OPPOSITES: readonly (readonly [Need, Need])[] = [
@@ -21,6 +23,9 @@ const OPPOSITES: readonly (readonly [Need, Need])[] = [
   ['engine-cold', 'oil-warm'],
   ['engine-cold', 'power-take-off'],
   ['engine-off', 'power-take-off'],
+  ['oil-settled', 'engine-idling'],
+  ['oil-settled', 'power-take-off'],
+  ['oil-settled', 'oil-warm'],
   ['parking-brake-set', 'parking-brake-released'],
 ];
 
@@ -35,12 +40,10 @@ export function requirementOf(check: Check): Requirement {
         `The check ${check.id} needs ${one} and ${other}, and nobody can give it both. It stays out of every plan until its content is mended.`,
       );
   const has = (need: Need) => (needs.has(need) ? (true as const) : undefined);
-  const rolls =
-    needs.has('parking-brake-released') && needs.has('engine-idling') && !needs.has('chocked');
   return {
     engine: needs.has('engine-cold')
       ? 'cold'
-      : needs.has('engine-off')
+      : needs.has('engine-off') || needs.has('oil-settled')
         ? 'off'
         : needs.has('engine-idling') || needs.has('power-take-off') || needs.has('oil-warm')
           ? 'on'
@@ -53,14 +56,24 @@ export function requirementOf(check: Check): Requirement {
         ? 'released'
         : undefined,
     // A brake that is tried while rolling has no chocks before the wheels.
-    chocks: needs.has('chocked') ? 'in' : rolls ? 'out' : undefined,
+    chocks: needs.has('chocked') ? 'in' : rolls(check) ? 'out' : undefined,
     powerTakeOff: has('power-take-off') ?? has('oil-warm'),
     propped: has('body-propped'),
     platform: has('platform-down'),
     outriggers: has('outriggers-set'),
     air: has('air-charged'),
     oilWarm: has('oil-warm'),
+    settled: has('oil-settled'),
   };
+}
+
+/** A brake that is tried while the vehicle rolls. */
+export function rolls({ needs }: Pick<Check, 'needs'>): boolean {
+  return (
+    needs.includes('parking-brake-released') &&
+    needs.includes('engine-idling') &&
+    !needs.includes('chocked')
+  );
 }
 
 /** The same requirements give the same text. */

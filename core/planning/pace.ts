@@ -3,6 +3,8 @@ export interface PaceSettings {
   readonly walking: number;
   /** How far from the outline the feet go. */
   readonly aside: number;
+  /** Finding one's place at a new stop. */
+  readonly arriving: number;
   readonly climbUp: number;
   readonly climbDown: number;
   /** Opening hood or cab before the first look in, and closing it on leaving. */
@@ -22,6 +24,8 @@ export interface PaceSettings {
   readonly oilWarmUpInFrost: number;
   /** From shutting down until the engine counts as cold again. */
   readonly coolDown: number;
+  /** From shutting down until the engine oil has run back and can be read. */
+  readonly oilSettles: number;
   /** A step back of no more than this is no reversal. */
   readonly stepBack: number;
 }
@@ -29,6 +33,7 @@ export interface PaceSettings {
 export const USUAL_PACE: PaceSettings = {
   walking: 1.1,
   aside: 0.8,
+  arriving: 2,
   climbUp: 6,
   climbDown: 6,
   hood: 22,
@@ -44,5 +49,6 @@ export const USUAL_PACE: PaceSettings = {
   oilWarmUp: 300,
   oilWarmUpInFrost: 900,
   coolDown: 1800,
+  oilSettles: 180,
   stepBack: 1.2,
 };

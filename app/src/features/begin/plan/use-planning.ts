@@ -1,0 +1,90 @@
+import type { Circumstance, Phase } from '@nazar/core/catalogue';
+import { AS_SHIPPED } from '@nazar/core/house';
+import type { School } from '@nazar/core/planning';
+import type { Unit } from '@nazar/core/rig';
+import { useEffect, useMemo, useState } from 'react';
+import { keepSchool, readLastOrder, readSchool, useReference } from '@/state';
+import type { Planned, PlanAnswer } from '@/workers/planner.worker';
+import { usePlan } from './use-plan';
+
+/** The plan of the walk that is about to begin, and what may be changed of it. */
+export interface Planning {
+  readonly school: School | undefined;
+  readonly setSchool: (school: School) => void;
+  readonly running: boolean;
+  readonly setRunning: (running: boolean) => void;
+  readonly planned: Planned | undefined;
+  /** The plan, where it could be made. */
+  readonly plan: PlanAnswer | undefined;
+  readonly busy: boolean;
+  /** Seconds that an order by hand costs; undefined where there is none. */
+  readonly price: number | undefined;
+  readonly move: (index: number, by: -1 | 1) => void;
+  readonly free: () => void;
+}
+
+const NONE: readonly string[] = [];
+
+/** Plans in a worker whenever something changes that the plan depends on. */
+export function usePlanning(
+  units: readonly Unit[] | undefined,
+  phase: Phase,
+  circumstances: readonly Circumstance[],
+): Planning {
+  const reference = useReference((state) => state.reference);
+  const [school, setSchool] = useState<School>();
+  const [last, setLast] = useState<readonly string[]>();
+  const [running, setRunning] = useState(false);
+  const [fixed, setFixed] = useState<readonly string[]>(NONE);
+  const ids = units?.map(({ id }) => id).join(' ');
+  useEffect(() => {
+    void readSchool().then(setSchool);
+  }, []);
+  useEffect(() => {
+    if (ids === undefined) return;
+    void readLastOrder(ids.split(' '), phase).then(setLast);
+  }, [ids, phase]);
+  const content = reference?.content ?? AS_SHIPPED;
+  const question = useMemo(
+    () =>
+      school && units && last
+        ? { units, phase, circumstances, content, school, running, fixed, last }
+        : undefined,
+    [units, phase, circumstances, content, school, running, fixed, last],
+  );
+  const unbound = useMemo(
+    () => (question && fixed.length > 0 ? { ...question, fixed: NONE } : undefined),
+    [question, fixed],
+  );
+  const { planned, busy } = usePlan(question);
+  const { planned: best } = usePlan(unbound);
+  const plan = planned?.ok ? planned.plan : undefined;
+  return {
+    school,
+    setSchool: (next) => {
+      setSchool(next);
+      setFixed(NONE);
+      void keepSchool(next);
+    },
+    running,
+    setRunning: (next) => {
+      setRunning(next);
+      setFixed(NONE);
+    },
+    planned,
+    plan,
+    busy: busy || question === undefined,
+    price:
+      plan && fixed.length > 0 && best?.ok
+        ? Math.round(plan.totals.seconds - best.plan.totals.seconds)
+        : undefined,
+    move: (index, by) => {
+      if (!plan) return;
+      const order = plan.stops.map(({ block }) => block);
+      const [block] = order.splice(index, 1);
+      order.splice(index + by, 0, block);
+      setFixed(order);
+    },
+    free: () => setFixed(NONE),
+  };
+}

@@ -1,0 +1,2 @@
+export { HelpScreen } from './help-screen';
+export { JoinScreen } from './join-screen';

@@ -1,0 +1,1 @@
+export { RoadScreen } from './road-screen';

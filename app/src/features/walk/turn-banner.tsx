@@ -1,0 +1,38 @@
+import type { Turn } from '@nazar/core/walking';
+import { View } from 'react-native';
+import { Body, Button, Heading } from '@/design';
+import { useWords } from '@/i18n';
+import type { ToldTurn } from '@/state';
+
+interface TurnBannerProps {
+  readonly told: ToldTurn;
+  /** Where the plan goes on. */
+  readonly stop: string;
+  readonly onGo: () => void;
+}
+
+/** The plan was made again: what happened, what it changed, and where it goes on. */
+export function TurnBanner({ told, stop, onGo }: TurnBannerProps) {
+  const t = useWords();
+  const sentence = (turn: Turn) => {
+    switch (turn.code) {
+      case 'turned':
+        return t(told.added > 0 ? 'turn.turned' : 'turn.turnedOnly', {
+          circumstances: turn.circumstances.map((each) => t(`turn.now-${each}`)).join(', '),
+          count: told.added,
+        });
+      default:
+        return t(`turn.${turn.code}`, { ...turn });
+    }
+  };
+  return (
+    <View role="alert" testID="turn" className="gap-1 border-y-4 border-chalk bg-surface px-4 py-2">
+      <Heading level={3}>{t('turn.title')}</Heading>
+      {told.turns.map((turn) => (
+        <Body key={turn.id}>{sentence(turn)}</Body>
+      ))}
+      {told.moved > 0 ? <Body>{t('turn.moved', { count: told.moved })}</Body> : null}
+      <Button look="main" title={t('turn.now', { stop })} onPress={onGo} />
+    </View>
+  );
+}

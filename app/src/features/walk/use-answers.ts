@@ -1,0 +1,114 @@
+import { LIST_SHORT } from '@nazar/core/catalogue';
+import type { CountedItem } from '@nazar/core/inspection';
+import type { CheckInstance } from '@nazar/core/rig';
+import { v7 as newId } from 'uuid';
+import { appendEntries, knownDefects, useReference, type Walk } from '@/state';
+import { judgeKept, type TypedReading } from './reading-sheet';
+import type { Position } from './use-position';
+
+interface AnswersRequest {
+  readonly walk: Walk;
+  readonly personId: string;
+  readonly position: Position;
+  readonly closeSheet: () => void;
+  readonly onFault: (key: string, symptomId?: string) => void;
+}
+
+/** What a driver answers, written to the log before the screen moves on. */
+export function useAnswers(request: AnswersRequest) {
+  const { walk, personId, position, closeSheet, onFault } = request;
+  const { inspection, assessment, rig } = walk;
+  const reference = useReference((state) => state.reference);
+  const { current } = position;
+  const { key } = current;
+  const inspectionId = inspection.id;
+  const own = { inspectionId, actorId: personId };
+  const unitIds = inspection.begun?.unitIds ?? [];
+
+  const answer = async (payload: {
+    outcome: 'sound' | 'not-looked' | 'cleared';
+    reason?: string;
+  }) => {
+    // What the check does has been done when it is called sound.
+    const done = payload.outcome === 'sound' ? (current.check.does ?? []) : [];
+    const entries = [
+      ...done.map((change) => ({ ...own, type: 'changed' as const, payload: { change } })),
+      { ...own, type: 'answered' as const, payload: { key, ...payload } },
+    ];
+    await appendEntries<'answered' | 'changed'>(entries, () => {
+      closeSheet();
+      if (payload.outcome !== 'cleared') position.moveOn(key);
+    });
+  };
+
+  /** A fault that was named elsewhere than in its sheet: out of a limit, or a lamp that is dark. */
+  const keepFault = (instance: CheckInstance, symptomId: string) =>
+    appendEntries([
+      {
+        ...own,
+        type: 'faulted',
+        payload: {
+          key: instance.key,
+          symptomId,
+          defectId:
+            knownDefects(reference, unitIds, inspectionId).find((each) => each.key === instance.key)
+              ?.id ?? newId(),
+          ...(instance.place && { spot: { x: instance.place.x, y: instance.place.y } }),
+          photos: [],
+        },
+      },
+    ]);
+
+  const keepReading = async (reading: TypedReading) => {
+    const before = assessment.byKey.get(key);
+    const first =
+      before?.state === 'again' && before.answer?.outcome === 'measured'
+        ? before.answer.readings.map(({ value }) => value)
+        : [];
+    const kept = await appendEntries([
+      { ...own, type: 'measured', payload: { key, ...reading, instrument: 'gauge' } },
+    ]);
+    if (!kept) return;
+    const judged = judgeKept(current, [...first, reading.value], rig.combinationAir);
+    // Too close to tell: the sheet stays for the second reading.
+    if (judged?.outcome === 'again') return;
+    closeSheet();
+    // Out of a limit: stay, so that what follows from it is read.
+    if (judged?.outcome === 'out' || judged?.outcome === 'no-limit')
+      await keepFault(current, judged.symptom);
+    else position.moveOn(key);
+  };
+
+  const keepCount = async (items: readonly CountedItem[], complete: boolean) => {
+    const counted = { ...own, type: 'counted' as const, payload: { key, items } };
+    const sound = {
+      ...own,
+      type: 'answered' as const,
+      payload: { key, outcome: 'sound' as const },
+    };
+    await appendEntries<'counted' | 'answered'>(complete ? [counted, sound] : [counted], () => {
+      closeSheet();
+      if (complete) position.moveOn(key);
+      else onFault(key, LIST_SHORT);
+    });
+  };
+
+  /** Each of these is sound: the rest of a stop, after its least time. */
+  const soundTogether = (instances: readonly CheckInstance[]) =>
+    appendEntries(
+      instances.map((each) => ({
+        ...own,
+        type: 'answered' as const,
+        payload: { key: each.key, outcome: 'sound' as const, together: true as const },
+      })),
+      () => position.moveOn(instances[instances.length - 1].key),
+    );
+
+  const soundOf = (instance: CheckInstance) =>
+    appendEntries([{ ...own, type: 'answered', payload: { key: instance.key, outcome: 'sound' } }]);
+
+  const acknowledge = (defectId: string) =>
+    appendEntries([{ ...own, type: 'acknowledged', payload: { defectId } }]);
+
+  return { answer, keepFault, keepReading, keepCount, soundTogether, soundOf, acknowledge };
+}

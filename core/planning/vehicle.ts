@@ -1,0 +1,13 @@
+/** What a driver vouches for where no clock and no lamp can tell it. */
+export const AFFIRMATIONS = [
+  'engine-cold',
+  'air-up',
+  'oil-warm',
+  'oil-settled',
+  'three-points',
+  'area-clear',
+] as const;
+export type Affirmation = (typeof AFFIRMATIONS)[number];
+
+/** What is waited for. */
+export type Clock = 'air' | 'oil' | 'cold' | 'settle';

@@ -1,0 +1,6 @@
+export {
+  circumstancesIn,
+  roadWeatherAt,
+  type Precipitation,
+  type RoadWeather,
+} from './road-weather';

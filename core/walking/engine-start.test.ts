@@ -1,0 +1,70 @@
+import fc from 'fast-check';
+import { beginStart, MOST_TRIES, onStart, START_GATES, startClock, START_LIMITS } from '.';
+import type { EngineStart, StartAct } from '.';
+
+const ready = () => START_GATES.reduce((start) => onStart(start, 'yes', 0), beginStart());
+
+it('asks for brake, neutral, exhaust and lamps before the key', () => {
+  let start = beginStart();
+  for (const gate of START_GATES) {
+    expect(start.at).toBe(gate);
+    expect(onStart(start, 'no', 0)).toEqual({ at: 'stopped', because: gate });
+    start = onStart(start, 'yes', 0);
+  }
+  expect(start).toEqual({ at: 'ready', tries: 0 });
+});
+
+it('lets go after fifteen seconds and rests a minute before the next try', () => {
+  let start = onStart(ready(), 'crank', 0);
+  expect(startClock(start, 4_000)).toEqual({ left: 11, over: false });
+  expect(startClock(start, START_LIMITS.crank * 1000)).toEqual({ left: 0, over: true });
+  start = onStart(start, 'not-caught', 15_000);
+  expect(start.at).toBe('resting');
+  expect(onStart(start, 'crank', 60_000)).toBe(start);
+  expect(onStart(start, 'crank', 75_000)).toEqual({ at: 'cranking', tries: 2, since: 75_000 });
+});
+
+it('is no start any more after three tries', () => {
+  let start: EngineStart = { at: 'cranking', tries: MOST_TRIES, since: 0 };
+  start = onStart(start, 'not-caught', 10_000);
+  expect(start).toEqual({ at: 'stopped', because: 'not-caught' });
+});
+
+it('shuts down without oil pressure', () => {
+  const running = onStart(onStart(ready(), 'crank', 0), 'caught', 3_000);
+  expect(startClock(running, 14_000)).toEqual({ left: 0, over: true });
+  expect(onStart(running, 'pressure-up', 8_000)).toEqual({ at: 'idling' });
+  expect(onStart(running, 'no-pressure', 14_000)).toEqual({ at: 'shut-down' });
+});
+
+it('idles only after every gate and the oil pressure, whatever is tapped', () => {
+  const acts = fc.array(
+    fc.constantFrom<StartAct>(
+      'yes',
+      'no',
+      'crank',
+      'caught',
+      'not-caught',
+      'pressure-up',
+      'no-pressure',
+    ),
+    { maxLength: 30 },
+  );
+  fc.assert(
+    fc.property(acts, fc.integer({ min: 0, max: 90_000 }), (list, pause) => {
+      let start = beginStart();
+      let yes = 0;
+      let pressure = false;
+      let cranks = 0;
+      list.forEach((act, index) => {
+        const before = start;
+        start = onStart(start, act, index * pause);
+        if (before !== start && act === 'yes') yes += 1;
+        if (before !== start && act === 'crank') cranks += 1;
+        if (before !== start && act === 'pressure-up') pressure = true;
+      });
+      expect(cranks).toBeLessThanOrEqual(MOST_TRIES);
+      if (start.at === 'idling') expect([yes, pressure]).toEqual([START_GATES.length, true]);
+    }),
+  );
+});

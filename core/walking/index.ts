@@ -1,0 +1,21 @@
+export { arrivalAt } from './arrival';
+export { clockMove, type ClockSample } from './clock-watch';
+export {
+  beginStart,
+  MOST_TRIES,
+  onStart,
+  START_GATES,
+  startClock,
+  START_LIMITS,
+  type EngineStart,
+  type StartAct,
+  type StartGate,
+} from './engine-start';
+export { findForbidden, type Forbidden } from './forbidden';
+export { CALL_SECONDS, callLamps, darkSymptomOf, nextCall, type LampCall } from './lamp-walk';
+export { nextStep, type NextStep, type StepRequest } from './next-step';
+export { findTurns, standingNow, type Turn, type TurnRequest } from './replan';
+export { restOfStop, type RestOfStop } from './rest-of-stop';
+export { LATE_AFTER, runningClocks, type RunningClock } from './running-clocks';
+export { settingOf } from './setting';
+export { leftStanding, vehicleState, type Setting, type VehicleState } from './vehicle-state';

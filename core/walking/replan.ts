@@ -1,0 +1,116 @@
+import type { Circumstance } from '../catalogue';
+import type { Inspection } from '../inspection';
+import { requirementOf, type Stop } from '../planning';
+import type { Rig } from '../rig';
+import type { StandingNow } from '../planner';
+import type { Forbidden } from './forbidden';
+import type { VehicleState } from './vehicle-state';
+
+/** Why the rest of a plan is made again. `id` names the very event, so that it counts once. */
+export type Turn = { readonly id: string } & (
+  | { readonly code: 'helper-came'; readonly name: string }
+  | { readonly code: 'helper-left' }
+  | { readonly code: 'turned'; readonly circumstances: readonly Circumstance[] }
+  | { readonly code: 'dropped'; readonly number: string }
+  | { readonly code: 'engine-early' }
+  | { readonly code: 'engine-off-early' }
+  | { readonly code: 'forbidden'; readonly title: string; readonly count: number }
+  | { readonly code: 'skipped'; readonly title: string }
+);
+
+export interface TurnRequest {
+  readonly inspection: Inspection;
+  readonly rig: Rig;
+  readonly state: VehicleState;
+  readonly forbidden: ReadonlyMap<string, Forbidden>;
+  /** The rest of the plan: stops with checks that are open, in its order. */
+  readonly ahead: readonly Stop[];
+  /** Ids of turns that the plan has taken already. */
+  readonly taken: ReadonlySet<string>;
+}
+
+/** What has happened that the plan did not know of when it was made. Empty when it still holds. */
+export function findTurns(request: TurnRequest): Turn[] {
+  const { inspection, rig, forbidden, taken } = request;
+  const { course } = inspection;
+  const turns: Turn[] = [
+    ...course.helpers.map(({ eventId, name }): Turn => ({
+      id: eventId,
+      code: 'helper-came',
+      name,
+    })),
+    ...course.helpers.flatMap(({ eventId, to }): Turn[] =>
+      to === undefined ? [] : [{ id: `${eventId} left`, code: 'helper-left' }],
+    ),
+    ...course.turned.map(({ eventId, circumstances }): Turn => ({
+      id: eventId,
+      code: 'turned',
+      circumstances,
+    })),
+    ...[...course.dropped].flatMap(([unitId, { eventId }]): Turn[] => {
+      const placed = rig.units.find(({ unit }) => unit.id === unitId);
+      return placed ? [{ id: eventId, code: 'dropped', number: placed.unit.number }] : [];
+    }),
+    ...engineTurn(request),
+    ...forbiddenTurns(forbidden),
+  ];
+  return turns.filter(({ id }) => !taken.has(id));
+}
+
+/** The engine runs, and what comes next wants it off; or it was shut down under what wants it on. */
+function engineTurn({ inspection, state, ahead }: TurnRequest): Turn[] {
+  const engine = inspection.course.changes.filter(
+    ({ change }) => change === 'start' || change === 'shut-down',
+  );
+  const last = engine.at(-1);
+  // To take the key out of an engine that never ran is no turn.
+  if (!last || !engine.some(({ change }) => change === 'start')) return [];
+  const next = ahead
+    .flatMap(({ instances }) => instances)
+    .filter(({ key }) => !inspection.answers.has(key))
+    .map(({ check }) => requirementOf(check).engine)
+    .find((wanted) => wanted !== undefined);
+  if (!next) return [];
+  if (state.engine === 'on' && next !== 'on') return [{ id: last.eventId, code: 'engine-early' }];
+  // Shutting down is worth a new plan only where much still wants it running.
+  if (state.engine === 'off' && next === 'on' && last.change === 'shut-down')
+    return [{ id: last.eventId, code: 'engine-off-early' }];
+  return [];
+}
+
+function forbiddenTurns(forbidden: ReadonlyMap<string, Forbidden>): Turn[] {
+  const byFault = new Map<string, { title: string; count: number }>();
+  for (const { because } of forbidden.values()) {
+    const { instance, answer } = because;
+    const id = `forbidden ${answer?.eventId ?? instance.key}`;
+    const known = byFault.get(id);
+    byFault.set(id, { title: instance.check.title, count: (known?.count ?? 0) + 1 });
+  }
+  return [...byFault].map(([id, { title, count }]) => ({ id, code: 'forbidden', title, count }));
+}
+
+/** The state of a walk as the planner wants it: seconds from now instead of times of day. */
+export function standingNow(
+  state: VehicleState,
+  zone: string | undefined,
+  now: number,
+): StandingNow {
+  const until = (due: number | undefined) =>
+    due === undefined ? 0 : due === Infinity ? Infinity : Math.max(0, (due - now) / 1000);
+  return {
+    zone,
+    key: state.key ?? false,
+    lamps: state.lamps ?? false,
+    released: state.brake === 'released',
+    chocks: state.chocks ?? false,
+    powerTakeOff: state.powerTakeOff,
+    propped: state.propped,
+    platform: state.platform,
+    outriggers: state.outriggers,
+    hood: state.hood,
+    airIn: until(state.airAt),
+    oilIn: until(state.oilAt),
+    coldIn: until(state.coldAt),
+    settledIn: until(state.settledAt),
+  };
+}
