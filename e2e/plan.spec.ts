@@ -119,7 +119,7 @@ test('a plow truck in the dark at twelve below: planned, walked with a helper, c
       const call = page.getByText(/^Call (\d+) of \d+/);
       for (let lamp = 1; lamp <= 3; lamp += 1) {
         await expect(call).toContainText(`Call ${lamp} of`);
-        await expect(phone.getByText('Asked of you now')).toBeVisible();
+        await expect(phone.getByText('Asked of you now', { exact: true })).toBeVisible();
         if (lamp === 3) await button(phone, 'It is dark').click();
         else await phone.getByTestId('helper-good').click();
       }

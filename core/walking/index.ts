@@ -12,7 +12,7 @@ export {
   type StartGate,
 } from './engine-start';
 export { findForbidden, type Forbidden } from './forbidden';
-export { CALL_SECONDS, callLamps, darkSymptomOf, nextCall, type LampCall } from './lamp-walk';
+export { callLamps, callSeconds, darkSymptomOf, nextCall, type LampCall } from './lamp-walk';
 export { nextStep, type NextStep, type StepRequest } from './next-step';
 export { findTurns, standingNow, type Turn, type TurnRequest } from './replan';
 export { restOfStop, type RestOfStop } from './rest-of-stop';

@@ -1,5 +1,5 @@
 import type { Inspection } from '../inspection';
-import type { Stop } from '../planning';
+import { mayHelperAnswer, type Stop } from '../planning';
 import type { CheckInstance } from '../rig';
 
 /** One lamp, called to whoever looks. */
@@ -9,10 +9,18 @@ export interface LampCall {
 }
 
 /** Somebody who looks has this long for one lamp, seconds. */
-export const CALL_SECONDS = 8;
+const LOOK = 8;
+/** A call takes this long to another phone and its answer back, seconds. */
+const ACROSS = 4;
+
+/** How long one lamp is called, seconds; longer where the call goes to a second phone. */
+export function callSeconds(toPhone: boolean): number {
+  return toPhone ? LOOK + ACROSS : LOOK;
+}
 
 /**
- * Lamps that nobody has looked at yet, in the order of the walk. Alone, what needs somebody at the pedal is left for later.
+ * Lamps that nobody has looked at yet, in the order of the walk. With a helper, those that a helper may answer; alone, what needs
+ * somebody at the pedal is left for later.
  * @param gone units that stay behind
  */
 export function callLamps(
@@ -24,8 +32,8 @@ export function callLamps(
   return stops
     .flatMap(({ instances }) => instances)
     .filter(({ check }) => check.needs.includes('lamps-on') && check.method === 'look')
-    .filter(({ check }) =>
-      withHelper ? check.helper !== 'driver-only' : check.helper !== 'needed',
+    .filter((instance) =>
+      withHelper ? mayHelperAnswer(instance) : instance.check.helper !== 'needed',
     )
     .filter(({ key, unit }) => !answers.has(key) && !gone.has(unit.id))
     .map((instance) => ({ key: instance.key, instance }));

@@ -32,7 +32,7 @@ interface ButtonProps {
   readonly testID?: string;
 }
 
-/** A target for a gloved thumb: at least 56 px high. */
+/** A target for a gloved thumb: at least 56 px each way. */
 export const Button = memo(function Button(props: ButtonProps) {
   const {
     title,
@@ -56,7 +56,7 @@ export const Button = memo(function Button(props: ButtonProps) {
       disabled={disabled}
       testID={props.testID}
       onPress={onPress}
-      className={`min-h-touch flex-row items-center gap-3 ${start ? 'justify-start' : 'justify-center'} rounded-xl px-4 py-2 ${BOX[shown]} ${disabled ? 'opacity-50' : ''} ${className}`}
+      className={`min-h-touch min-w-touch flex-row items-center gap-3 ${start ? 'justify-start' : 'justify-center'} rounded-xl px-4 py-2 ${BOX[shown]} ${disabled ? 'opacity-50' : ''} ${className}`}
     >
       {before}
       <View className={start ? 'flex-1' : 'shrink'}>

@@ -33,7 +33,7 @@ export function Screen(props: ScreenProps) {
         <View
           className={`mx-auto w-full flex-row items-center justify-between pl-4 pr-2 pt-1 ${WIDTH[width]}`}
         >
-          <View className="min-w-0 shrink">
+          <View className="min-w-0 shrink pt-2">
             <Heading level={1} className="text-3xl">
               {title}
             </Heading>

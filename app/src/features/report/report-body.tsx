@@ -47,16 +47,18 @@ export function ReportBody({ file }: { readonly file: ReportFile }) {
           {conditions.length > 0 ? conditions.join(', ') : t('report.fair')}
         </Soft>
         {rig ? (
-          <RigDrawing
-            rig={rig}
-            label={t('report.drawing')}
-            marks={marksOfReport(report, rig).map(({ defect, x, y }) => ({
-              id: defect.id,
-              state: defect.grade,
-              x,
-              y,
-            }))}
-          />
+          <View className="w-full max-w-[680px] self-center">
+            <RigDrawing
+              rig={rig}
+              label={t('report.drawing')}
+              marks={marksOfReport(report, rig).map(({ defect, x, y }) => ({
+                id: defect.id,
+                state: defect.grade,
+                x,
+                y,
+              }))}
+            />
+          </View>
         ) : null}
         <Soft>
           {t('report.graded', { policy: report.policy.title })}
@@ -316,7 +318,7 @@ function PaceLines({ pace }: { readonly pace: NonNullable<Report['pace']> }) {
         <Soft key={`${title} ${seconds}`}>
           {t('report.hastyStop', {
             title,
-            checks,
+            count: checks,
             seconds: Math.round(seconds),
             floor: Math.round(floor),
           })}

@@ -61,6 +61,7 @@ export function Clocks({ state, wanted }: ClocksProps) {
         <Button
           look="quiet"
           title={t('clock.tell')}
+          label={t('clock.tellWhy')}
           onPress={() => void askToTell().then(setTelling)}
         />
       ) : null}

@@ -3,11 +3,14 @@ import type { Forbidden, NextStep } from '@nazar/core/walking';
 import { formatSi, type UnitName } from '@nazar/core/quantity';
 import type { WeakSpot } from '@nazar/core/repair';
 import { memo, type ReactNode } from 'react';
-import { ScrollView, View } from 'react-native';
+import { ScrollView, useWindowDimensions, View } from 'react-native';
 import { Bead, Body, Button, Heading, SignalWords, Soft } from '@/design';
 import { formatWhen, useWords } from '@/i18n';
 import { ForbiddenCard } from './forbidden-card';
 import { StepCard } from './step-card';
+
+/** A screen less high than this has no room for the drawing, nor for a row more of buttons, px. */
+export const SHORT = 720;
 
 export interface LastReading {
   readonly value: number;
@@ -176,6 +179,10 @@ interface AnswerButtonsProps {
 const AnswerButtons = memo(function AnswerButtons(props: AnswerButtonsProps) {
   const t = useWords();
   const { measures, again } = props;
+  const short = useWindowDimensions().height < SHORT;
+  const play = props.onPlay && (
+    <Button className={short ? 'flex-1' : ''} title={t('cycle.play')} onPress={props.onPlay} />
+  );
   return (
     <View className="gap-2">
       <View className="flex-row gap-2">
@@ -188,8 +195,9 @@ const AnswerButtons = memo(function AnswerButtons(props: AnswerButtonsProps) {
           title={props.hasDraft ? t('walk.goOnFault') : t('walk.fault')}
           onPress={props.onFault}
         />
+        {short ? play : null}
       </View>
-      {props.onPlay ? <Button title={t('cycle.play')} onPress={props.onPlay} /> : null}
+      {short ? null : play}
       {measures === 'must' || again ? (
         <Button
           look="main"

@@ -1,4 +1,4 @@
-import { CALL_SECONDS, callLamps, darkSymptomOf, nextCall } from '@nazar/core/walking';
+import { callLamps, callSeconds, darkSymptomOf, nextCall } from '@nazar/core/walking';
 import { droppedUnits } from '@nazar/core/inspection';
 import type { CheckInstance } from '@nazar/core/rig';
 import { useEffect, useMemo, useRef, useState } from 'react';
@@ -35,10 +35,10 @@ export function LampSheet(props: LampSheetProps) {
   const [since, setSince] = useState<number>();
   const call = since === undefined ? undefined : nextCall(calls, inspection, after);
   const now = useTick(call !== undefined);
-  const left = since === undefined ? CALL_SECONDS : CALL_SECONDS - (now - since) / 1000;
   const open = calls.filter(({ key }) => !inspection.answers.has(key));
   const key = call?.key;
   const asks = helper?.phone === true;
+  const left = callSeconds(asks) - (since === undefined ? 0 : (now - since) / 1000);
   const asked = useRef<string>(undefined);
   useEffect(() => {
     if (!asks || !key || asked.current === key) return;

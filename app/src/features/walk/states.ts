@@ -26,3 +26,15 @@ export function openInStop(walk: Walk, stop: Stop): number {
     return state === 'unanswered' || state === 'again';
   }).length;
 }
+
+/**
+ * Where the walk goes on from a stop: the next in the order of the plan with something open, or one that was passed by. Nothing
+ * that is open is ever behind the end.
+ * @returns its place in `walk.stops`; undefined when nothing is open elsewhere
+ */
+export function stopAfter(walk: Walk, from: number): number | undefined {
+  const { stops } = walk;
+  return stops
+    .map((_, index) => (from + 1 + index) % stops.length)
+    .find((index) => index !== from && openInStop(walk, stops[index]) > 0);
+}

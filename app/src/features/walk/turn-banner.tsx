@@ -26,13 +26,21 @@ export function TurnBanner({ told, stop, onGo }: TurnBannerProps) {
     }
   };
   return (
-    <View role="alert" testID="turn" className="gap-1 border-y-4 border-chalk bg-surface px-4 py-2">
-      <Heading level={3}>{t('turn.title')}</Heading>
-      {told.turns.map((turn) => (
-        <Body key={turn.id}>{sentence(turn)}</Body>
-      ))}
-      {told.moved > 0 ? <Body>{t('turn.moved', { count: told.moved })}</Body> : null}
-      <Button look="main" title={t('turn.now', { stop })} onPress={onGo} />
+    <View
+      role="alert"
+      testID="turn"
+      className="flex-row items-center gap-3 border-y-4 border-chalk bg-surface px-4 py-1"
+    >
+      <View className="min-w-0 flex-1">
+        <Heading level={2} className="text-xl">
+          {t('turn.title')}
+        </Heading>
+        {told.turns.map((turn) => (
+          <Body key={turn.id}>{sentence(turn)}</Body>
+        ))}
+        {told.moved > 0 ? <Body>{t('turn.moved', { count: told.moved })}</Body> : null}
+      </View>
+      <Button look="main" className="w-[38%]" title={t('turn.now', { stop })} onPress={onGo} />
     </View>
   );
 }

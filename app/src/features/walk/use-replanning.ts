@@ -23,7 +23,8 @@ export function useReplanning(walk: Walk, live: Live, zone: string): Replanning 
   const { inspection, rig, stops, plan } = walk;
   const reference = useReference((state) => state.reference);
   const [busy, setBusy] = useState(false);
-  const working = useRef(false);
+  // A plan that cannot be made is not tried again until something else happens: the former order stays.
+  const failed = useRef<string>(undefined);
   const ahead = stops.filter(({ instances }) =>
     instances.some(({ key }) => !inspection.answers.has(key)),
   );
@@ -37,16 +38,17 @@ export function useReplanning(walk: Walk, live: Live, zone: string): Replanning 
   });
   const name = turns.map(({ id }) => id).join(' ');
   useEffect(() => {
-    if (name === '' || working.current) return;
-    working.current = true;
+    // What happens meanwhile is taken once this one is there.
+    if (name === '' || busy || failed.current === name) return;
     setBusy(true);
-    void replan(walk, live, turns, ahead, zone, reference?.content ?? AS_SHIPPED).finally(() => {
-      working.current = false;
-      setBusy(false);
-    });
+    replan(walk, live, turns, ahead, zone, reference?.content ?? AS_SHIPPED)
+      .catch(() => {
+        failed.current = name;
+      })
+      .finally(() => setBusy(false));
     // The same turns are taken once.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [name]);
+  }, [name, busy]);
   const skip = useCallback(
     async (stop: Stop) => {
       const open = stop.instances.filter(({ key }) => !inspection.answers.has(key));

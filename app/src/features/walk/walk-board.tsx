@@ -2,8 +2,8 @@ import { unitFor } from '@nazar/core/quantity';
 import { mayHelperAnswer, type Stop } from '@nazar/core/planning';
 import { runningClocks } from '@nazar/core/walking';
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import { Pressable, ScrollView, Text, useWindowDimensions, View } from 'react-native';
-import { Body, Button, Heading, SignalWords, Soft, useStable, type BeadState } from '@/design';
+import { Pressable, ScrollView, useWindowDimensions, View } from 'react-native';
+import { Body, Heading, SignalWords, Soft, useStable, type BeadState } from '@/design';
 import { RigDrawing, toBeads } from '@/drawing';
 import { useWords } from '@/i18n';
 import {
@@ -19,13 +19,12 @@ import {
   type Walk,
 } from '@/state';
 import { keepAwake } from '@/workers';
-import { Progress, StopCautions } from './board-parts';
+import { StopCautions } from './board-parts';
 import { CheckList } from './check-list';
 import { Clocks } from './clocks';
-import { Dock } from './dock';
+import { Dock, SHORT } from './dock';
 import { RestButton } from './rest-button';
-import { StateBar } from './state-bar';
-import { openInStop, stateOfStop } from './states';
+import { openInStop, stateOfStop, stopAfter } from './states';
 import { StopList } from './stops-sheet';
 import { TurnBanner } from './turn-banner';
 import { useAnswers } from './use-answers';
@@ -34,8 +33,11 @@ import { useKeys } from './use-keys';
 import { useLive } from './use-live';
 import { usePosition } from './use-position';
 import { useReplanning } from './use-replanning';
+import { useStarting } from './use-starting';
+import { useStep } from './use-step';
 import type { WalkScreenProps } from './walk-screen';
 import { WalkSheets, type OpenSheet } from './walk-sheets';
+import { WalkTop } from './walk-top';
 
 interface WalkBoardProps extends WalkScreenProps {
   readonly walk: Walk;
@@ -46,7 +48,7 @@ interface WalkBoardProps extends WalkScreenProps {
 export function WalkBoard(props: WalkBoardProps) {
   const { walk, personId, onFault, onVerdict, onLeave } = props;
   const t = useWords();
-  const { width } = useWindowDimensions();
+  const { width, height } = useWindowDimensions();
   const wide = width >= 900;
   const reference = useReference((state) => state.reference);
   const habit = useHabit();
@@ -104,11 +106,11 @@ export function WalkBoard(props: WalkBoardProps) {
   const last = reference?.lastReadings.find((reading) => reading.key === key);
   const reading = current.check.reading;
   const canAnswer = assessed?.state === 'unanswered' || assessed?.state === 'again';
-  const step = live.stepOf(current);
+  const { step, take, elsewhere } = useStep(walk, live, position);
   const forbidden = live.forbidden.get(key);
   const free = canAnswer && !step && !forbidden;
-  const goOn = () =>
-    stopIndex < stops.length - 1 ? position.goToStop(stopIndex + 1) : onVerdict();
+  const after = stopAfter(walk, stopIndex);
+  const goOn = () => (after === undefined ? onVerdict() : position.goToStop(after));
   const known = useMemo(
     () => knownDefects(reference, inspection.begun?.unitIds ?? [], inspection.id),
     [reference, inspection],
@@ -137,24 +139,7 @@ export function WalkBoard(props: WalkBoardProps) {
   const openReading = useStable(() => setSheet('reading'));
   const openStops = useStable(() => setSheet('stops'));
   const openCycle = useStable(() => setSheet('cycle'));
-  const onStep = useStable(() => {
-    if (step?.kind === 'do') void live.change(step.change);
-    if (step?.kind === 'affirm') void live.tell('affirmed', { what: step.what, zone: step.zone });
-    if (step?.kind === 'wait' && step.orWord)
-      void live.tell('affirmed', { what: step.orWord, zone: current.zoneKey });
-  });
   const onOpenStep = useStable(() => setSheet(step?.kind === 'tag' ? 'tag' : 'start'));
-  // What can be done while this is waited for, in the order of the plan.
-  const onElsewhere = useStable(() => {
-    const all = stops.flatMap(({ instances }) => instances);
-    const from = all.findIndex((each) => each.key === key);
-    const next = [...all.slice(from + 1), ...all.slice(0, from)].find(
-      (each) =>
-        assessment.byKey.get(each.key)?.state === 'unanswered' &&
-        live.stepOf(each)?.kind !== 'wait',
-    );
-    if (next) position.goToCheck(next.key);
-  });
   const procedure = rig.units
     .find(({ unit }) => unit.id === current.unit.id)
     ?.module.procedures.find((each) => each.check === current.check.id);
@@ -164,14 +149,12 @@ export function WalkBoard(props: WalkBoardProps) {
     () => rig.instances.filter((each) => weakSpotAt(reference, each.key) !== undefined),
     [rig, reference],
   );
-  const starts = rig.instances.find(({ check }) => check.guide === 'engine-start');
-  const startIsOpen =
-    starts !== undefined && assessment.byKey.get(starts.key)?.state === 'unanswered';
+  const starting = useStarting(walk, personId, onFault, close);
 
   useKeys(
     {
       s: () => free && !reading?.required && onSound(),
-      ' ': () => (free ? !reading?.required && onSound() : onStep()),
+      ' ': () => (free ? !reading?.required && onSound() : take()),
       f: () => onFault(key),
       c: () => canAnswer && setSheet('cannot'),
       m: () => reading && free && setSheet('reading'),
@@ -205,7 +188,6 @@ export function WalkBoard(props: WalkBoardProps) {
       weak={weak}
     />
   );
-  const next = stops[stopIndex + 1];
   const stopList = {
     stops,
     currentKey: stop.key,
@@ -216,56 +198,49 @@ export function WalkBoard(props: WalkBoardProps) {
       close();
     },
   };
-  const told = walk.plan?.told;
   const onward = stops.findIndex((each) => openInStop(walk, each) > 0);
-  const reportStart = () => {
-    if (starts) onFault(starts.key);
-    else close();
-  };
+  // Once nothing is open there is nowhere to go on to.
+  const told = onward < 0 ? undefined : walk.plan?.told;
+  const banners =
+    told || clock.moved !== undefined ? (
+      <>
+        {told ? (
+          <TurnBanner
+            told={told}
+            stop={stops[onward].zone.title}
+            onGo={() => {
+              replanning.putAway();
+              position.goToStop(onward);
+            }}
+          />
+        ) : null}
+        {clock.moved !== undefined ? (
+          <Pressable
+            role="button"
+            onPress={clock.putAway}
+            className="min-h-touch justify-center bg-chalk px-4"
+          >
+            <Body className="text-on-chalk">
+              {t('clock.moved', { minutes: Math.round(clock.moved / 6) / 10 })}
+            </Body>
+          </Pressable>
+        ) : null}
+      </>
+    ) : undefined;
   return (
     <View role="main" className="h-full flex-1 bg-ground">
-      <View className="mx-auto w-full max-w-[1280px] flex-row items-center justify-between px-2">
-        <Button look="quiet" title={t('walk.leave')} onPress={onLeave} />
-        <Text className="shrink font-head text-lg text-ink">
-          {rig.units.map(({ unit }) => unit.number).join(' + ')} ·{' '}
-          {t('walk.progress', { done: assessment.answered, total: assessment.total })}
-        </Text>
-        <Button look="quiet" title={t('walk.stops')} onPress={openStops} />
-      </View>
-      <Progress share={assessment.answered / assessment.total} />
-      <View className="mx-auto w-full max-w-[1280px] flex-row items-center border-b border-line px-1">
-        <StateBar state={live.state} onOpen={() => setSheet('stand')} />
-        <Button
-          look="quiet"
-          title="…"
-          label={t('happening.open')}
-          onPress={() => setSheet('happening')}
-        />
-      </View>
-      {told ? (
-        <TurnBanner
-          told={told}
-          stop={stops[Math.max(0, onward)].zone.title}
-          onGo={() => {
-            replanning.putAway();
-            if (onward >= 0) position.goToStop(onward);
-          }}
-        />
-      ) : null}
-      {clock.moved !== undefined ? (
-        <Pressable
-          role="button"
-          onPress={clock.putAway}
-          className="min-h-touch justify-center bg-chalk px-4"
-        >
-          <Body className="text-on-chalk">
-            {t('clock.moved', { minutes: Math.round(clock.moved / 6) / 10 })}
-          </Body>
-        </Pressable>
-      ) : null}
+      <WalkTop
+        walk={walk}
+        state={live.state}
+        onLeave={onLeave}
+        onStops={openStops}
+        onStand={() => setSheet('stand')}
+        onHappening={() => setSheet('happening')}
+      />
+      {wide ? banners : null}
       <View className={`mx-auto min-h-0 w-full max-w-[1280px] flex-1 ${wide ? 'flex-row' : ''}`}>
         <View className={wide ? 'w-[46%] p-4' : cramped ? 'w-1/2 self-center pt-1' : 'px-2 pt-1'}>
-          {wide || (!told && clock.moved === undefined && !warns && !step) ? map : null}
+          {wide || (!banners && !warns && !step && height >= SHORT) ? map : null}
           {wide ? (
             <ScrollView className="mt-3 min-h-0 flex-1" contentContainerClassName="gap-2 p-1">
               {stop.zone.cautions?.map((caution) => (
@@ -275,7 +250,7 @@ export function WalkBoard(props: WalkBoardProps) {
             </ScrollView>
           ) : null}
         </View>
-        <View className="min-h-0 flex-1">
+        <View className="min-h-0 flex-1 overflow-auto">
           <View className="px-4 pb-1 pt-1">
             <Soft>
               {t('walk.stop', { number: stopIndex + 1, of: stops.length })} ·{' '}
@@ -293,10 +268,20 @@ export function WalkBoard(props: WalkBoardProps) {
               {t('plan.busy')}
             </Body>
           ) : null}
-          {warns ? (
-            <StopCautions cautions={stop.zone.cautions ?? []} onRead={() => setReadAt(stop.key)} />
-          ) : null}
           <CheckList
+            before={
+              (banners && !wide) || warns ? (
+                <>
+                  {wide ? null : banners}
+                  {warns ? (
+                    <StopCautions
+                      cautions={stop.zone.cautions ?? []}
+                      onRead={() => setReadAt(stop.key)}
+                    />
+                  ) : null}
+                </>
+              ) : undefined
+            }
             instances={stop.instances}
             currentKey={key}
             stateOf={stateOf}
@@ -335,9 +320,9 @@ export function WalkBoard(props: WalkBoardProps) {
                   }
                 : undefined
             }
-            onStep={onStep}
+            onStep={take}
             onOpenStep={onOpenStep}
-            onElsewhere={onElsewhere}
+            onElsewhere={elsewhere}
             onLeaveOut={(reason) => void answer({ outcome: 'not-looked', reason })}
             onPlay={procedure && openCycle}
             onward={
@@ -345,7 +330,10 @@ export function WalkBoard(props: WalkBoardProps) {
                 ? { to: 'check', title: t('walk.nextCheck'), go: () => position.moveOn(key) }
                 : {
                     to: 'stop',
-                    title: next ? t('walk.toStop', { stop: next.zone.title }) : t('walk.finish'),
+                    title:
+                      after === undefined
+                        ? t('walk.finish')
+                        : t('walk.toStop', { stop: stops[after].zone.title }),
                     go: goOn,
                   }
             }
@@ -375,34 +363,12 @@ export function WalkBoard(props: WalkBoardProps) {
         onSkip={() => {
           close();
           void replanning.skip(stop).then(() => {
-            const after = stops[stopIndex + 1];
-            if (after) position.goToStop(stopIndex + 1);
+            if (after !== undefined) position.goToStop(after);
           });
         }}
-        onStarted={() => {
-          void appendEntries<'changed' | 'answered'>([
-            { ...own, type: 'changed', payload: { change: 'set-brake' } },
-            { ...own, type: 'changed', payload: { change: 'start' } },
-            ...(starts && startIsOpen
-              ? [
-                  {
-                    ...own,
-                    type: 'answered' as const,
-                    payload: { key: starts.key, outcome: 'sound' as const },
-                  },
-                ]
-              : []),
-          ]);
-        }}
-        onShut={() => {
-          void appendEntries([
-            { ...own, type: 'changed', payload: { change: 'start' } },
-            { ...own, type: 'changed', payload: { change: 'shut-down' } },
-          ]).then((kept) => {
-            if (kept && starts) onFault(starts.key, starts.check.symptoms[0].id);
-          });
-        }}
-        onReportStart={reportStart}
+        onStarted={starting.runs}
+        onShut={starting.shut}
+        onReportStart={starting.report}
         onNamed={(name) =>
           void appendEntries([{ ...own, type: 'joined', payload: { name, phone: false } }]).then(
             (kept) => (kept ? close() : undefined),

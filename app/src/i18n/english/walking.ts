@@ -106,7 +106,8 @@ export const walking = {
     ended: '{{what}}: ready',
     late: '{{what}}: ready for {{count}} min. Checks wait for it.',
     done: { air: 'Air', oil: 'Warm oil', cold: 'Cold engine', settle: 'Settled oil' },
-    tell: 'Tell me in my pocket',
+    tell: 'Ring for me',
+    tellWhy: 'Ring for me in my pocket when a clock ends',
     denied: 'This phone may not tell you. Allow notifications of this page in the browser.',
     moved:
       'The clock of this phone was changed by {{minutes}} min. Running clocks go by the time that has really passed.',
