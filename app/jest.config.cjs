@@ -7,6 +7,9 @@ module.exports = {
   rootDir: __dirname,
   testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}'],
   setupFiles: [...(preset.setupFiles ?? []), '<rootDir>/testing/set-up.ts'],
+  setupFilesAfterEnv: [...(preset.setupFilesAfterEnv ?? []), '<rootDir>/testing/queries.ts'],
+  // A whole screen is drawn for the first time in some seconds where two suites share a slow machine.
+  testTimeout: 30_000,
   moduleNameMapper: {
     ...preset.moduleNameMapper,
     '^@/(.*)$': '<rootDir>/src/$1',

@@ -8,6 +8,7 @@ import {
   goToCheck,
   makePicture,
   signIn,
+  walkByRest,
   walkOn,
 } from './driver';
 import { sendWalk } from './send-walk';
@@ -36,7 +37,7 @@ async function findNuts(page: Page, symptom: string): Promise<void> {
   await button(page, 'Fault').click();
   await button(page, symptom).click();
   await button(page, 'Keep the fault').click();
-  await walkOn(page);
+  await walkByRest(page);
 }
 
 test('a defect keeps the rig in, is repaired, read, and found again as a return', async ({

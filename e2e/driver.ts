@@ -217,6 +217,31 @@ export async function walkOn(page: Page, stopTitle?: string): Promise<void> {
   }
 }
 
+/** Goes on to the verdict, stop by stop: what can be called sound together is, once its least time has passed. */
+export async function walkByRest(page: Page): Promise<void> {
+  for (;;) {
+    while ((await page.getByTestId('next-stop').count()) === 0) {
+      await takeSteps(page);
+      if (await page.getByTestId('rest-wait').count()) await windOn(page, 4 * 60_000);
+      const rest = page.getByTestId('rest');
+      if (await rest.count()) {
+        const words = await rest.innerText();
+        await rest.click();
+        await expect
+          .poll(async () => (await rest.allInnerTexts()).join(), { intervals: [30, 60, 120] })
+          .not.toBe(words);
+        continue;
+      }
+      await windOn(page, 30_000);
+      await answerStop(page);
+    }
+    const next = page.getByTestId('next-stop');
+    const last = (await next.innerText()) === 'To the verdict';
+    await next.click();
+    if (last) return;
+  }
+}
+
 /** Goes to a check of this stop by its words, and does what comes before it. */
 export async function goToCheck(page: Page, title: RegExp): Promise<void> {
   await page

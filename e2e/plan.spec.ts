@@ -7,7 +7,7 @@ import {
   saving,
   signIn,
   startEngine,
-  takeSteps,
+  walkByRest,
   windOn,
 } from './driver';
 
@@ -148,28 +148,7 @@ test('a plow truck in the dark at twelve below: planned, walked with a helper, c
   });
 
   await test.step('the rest, stop by stop, each after its least time', async () => {
-    for (;;) {
-      for (;;) {
-        if (await page.getByTestId('next-stop').count()) break;
-        await takeSteps(page);
-        if (await page.getByTestId('rest-wait').count()) await windOn(page, 4 * MINUTE);
-        const rest = page.getByTestId('rest');
-        if (await rest.count()) {
-          const words = await rest.innerText();
-          await rest.click();
-          await expect
-            .poll(async () => (await rest.allInnerTexts()).join(), { intervals: [30, 60, 120] })
-            .not.toBe(words);
-          continue;
-        }
-        await windOn(page, 30_000);
-        await answerStop(page);
-      }
-      const next = page.getByTestId('next-stop');
-      const last = (await next.innerText()) === 'To the verdict';
-      await next.click();
-      if (last) break;
-    }
+    await walkByRest(page);
     await expect(here(page)).toHaveText('Verdict');
   });
 

@@ -76,6 +76,7 @@ export const NEEDS = [
   'outriggers-set',
   'oil-warm',
   'oil-settled',
+  'engine-warm',
   'area-clear',
   'lamp',
   'tread-gauge',
@@ -207,5 +208,6 @@ export const VEHICLE_CHANGES = [
   'platform-up',
   'outriggers',
   'outriggers-in',
+  'clean-exhaust',
 ] as const;
 export type VehicleChange = (typeof VEHICLE_CHANGES)[number];

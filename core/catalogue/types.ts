@@ -168,6 +168,8 @@ export interface Check {
   readonly guide?: 'engine-start';
   /** Called sound, this has been done to the vehicle. */
   readonly does?: readonly VehicleChange[];
+  /** May be begun here where the vehicle asks for it; its clock runs while hands and feet do something else. */
+  readonly offers?: readonly VehicleChange[];
 }
 
 /** Metres in the module's own frame: x rearward from its front, y to the driver's right. */

@@ -1,5 +1,7 @@
 export { cutIntoBlocks, type Block, type Rule, type Task } from './blocks';
 export { layGround, type Ground, type Level, type Spot } from './ground';
+export { costOf, type Happening, type Totals } from './happening';
+export type { Outset, StandingNow } from './outset';
 export { findPlanFaults } from './plan-faults';
 export {
   planWalk,
@@ -10,11 +12,4 @@ export {
   type PlanRequest,
 } from './plan-walk';
 export { searchExactly, searchOrder, type Question } from './search';
-export {
-  costOf,
-  walkThrough,
-  type Happening,
-  type Outset,
-  type StandingNow,
-  type Totals,
-} from './walk-through';
+export { walkThrough } from './walk-through';

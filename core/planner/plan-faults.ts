@@ -11,7 +11,7 @@ import {
   type Requirement,
   type VehicleChange,
 } from '../planning';
-import type { Outset } from './walk-through';
+import type { Outset } from './outset';
 
 const OUTSIDE = new Set<VehicleChange>([
   'chocks-in',
@@ -60,6 +60,8 @@ export function findPlanFaults(
   let oilAt = now?.oilIn ?? Infinity;
   let coldAt = now?.coldIn ?? (outset.running ? Infinity : outset.warm ? pace.coolDown : 0);
   let settledAt = now?.settledIn ?? (outset.running ? Infinity : outset.warm ? pace.oilSettles : 0);
+  let warmAt = now?.warmIn ?? (outset.warm ? 0 : outset.running ? pace.engineWarmUp : Infinity);
+  const cleanAt = now?.cleanIn ?? 0;
   let hood = now?.hood ?? false;
   const { engine: timing } = plan.school;
   let started = false;
@@ -106,10 +108,14 @@ export function findPlanFaults(
           if (cold && queue.some(({ check }) => wantsCold(requirementOf(check))))
             faults.push('the engine is started before what must be cold is looked at');
           running = key = true;
+          if (warmAt === Infinity || coldAt <= time) warmAt = time + pace.engineWarmUp;
           coldAt = settledAt = Infinity;
           airAt = Math.min(airAt, time + pace.airBuildUp);
           break;
         case 'shut-down':
+          if (happening.at < cleanAt - 1e-6)
+            faults.push('the engine is shut down while the exhaust is cleaned');
+          if (warmAt > time) warmAt = Infinity;
           running = powerTakeOff = false;
           oilAt = Infinity;
           coldAt = time + pace.coolDown;
@@ -188,6 +194,7 @@ export function findPlanFaults(
         unmet(!want.outriggers || outriggers, 'outriggers');
         unmet(!want.air || airAt <= began, 'air');
         unmet(!want.oilWarm || oilAt <= began, 'warm oil');
+        unmet(!want.engineWarm || warmAt <= began, 'a warm engine');
         unmet(!want.settled || settledAt <= began, 'oil that has run back');
         const round = rounds.get(instance.zoneKey);
         if (instance.check.does?.includes('chocks-in')) chocks = true;

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
-import { catalogue, PHASES, type Circumstance, type Phase } from '../catalogue';
-import { composeRig, type Rig, type Unit } from '../rig';
-import { trailer, truck } from '../testing';
+import { PHASES, type Circumstance } from '../catalogue';
+import type { Rig } from '../rig';
+import { rigNames, rigOf } from '../testing';
 import {
   DIRECTIONS,
   ENGINE_TIMINGS,
@@ -12,59 +12,13 @@ import {
   type School,
 } from '../planning';
 import {
-  costOf,
   cutIntoBlocks,
   findPlanFaults,
   planWalk,
-  searchExactly,
-  searchOrder,
-  walkThrough,
   type Outset,
   type PlanRequest,
   type StandingNow,
 } from '.';
-
-let number = 0;
-const unit = (moduleId: string, fitted: readonly string[] = []): Unit => ({
-  id: `unit-${(number += 1)}`,
-  number: String(number),
-  title: moduleId,
-  plate: '',
-  moduleId,
-  fitted,
-  specification: {},
-});
-
-const RIGS: Readonly<Record<string, readonly Unit[]>> = {
-  truck: [truck],
-  'truck and trailer': [truck, trailer],
-  'plow truck': [
-    unit('straight-truck-air', ['power-take-off', 'dump-body']),
-    unit('front-plow'),
-    unit('slide-in-spreader'),
-  ],
-  'tractor, semi-trailer, liftgate': [
-    unit('road-tractor'),
-    unit('semi-trailer', ['liftgate-rail']),
-  ],
-  'tractor, transporter, digger': [
-    unit('road-tractor'),
-    unit('lowboy-transporter'),
-    unit('tracked-digger'),
-  ],
-  'crane truck': [unit('straight-truck-air', ['power-take-off', 'loader-crane', 'platform-body'])],
-  'school bus': [unit('school-bus', ['passenger-lift'])],
-  pumper: [unit('fire-pumper')],
-  'ladder truck': [unit('fire-pumper', ['aerial-ladder'])],
-  'mobile crane': [unit('mobile-crane')],
-};
-const names = Object.keys(RIGS);
-
-const rigOf = (
-  name: string,
-  phase: Phase = 'pre-trip',
-  circumstances: readonly Circumstance[] = [],
-): Rig => composeRig({ units: RIGS[name], phase, circumstances, catalogue });
 
 const outsetOf = (rig: Rig, { phase, circumstances, running }: Partial<PlanRequest>): Outset => ({
   phase: phase ?? 'pre-trip',
@@ -101,6 +55,8 @@ const standings: fc.Arbitrary<StandingNow> = fc
     oilIn: clock,
     coldIn: fc.integer({ min: 0, max: 1800 }),
     settledIn: fc.integer({ min: 0, max: 180 }),
+    warmIn: clock,
+    cleanIn: fc.integer({ min: 0, max: 1200 }),
   })
   .map((now) => ({ ...now, chocks: now.chocks || now.released }));
 
@@ -108,7 +64,7 @@ describe('every plan', () => {
   it('has every check once and breaks no need, precedence, school or safety rule', () => {
     fc.assert(
       fc.property(
-        fc.constantFrom(...names),
+        fc.constantFrom(...rigNames),
         fc.constantFrom(...PHASES),
         fc.subarray<Circumstance>(['dark', 'wet', 'freezing', 'passengers']),
         schools,
@@ -128,7 +84,7 @@ describe('every plan', () => {
   it('made again in the middle of a walk breaks nothing either', () => {
     fc.assert(
       fc.property(
-        fc.constantFrom(...names),
+        fc.constantFrom(...rigNames),
         schools,
         standings,
         fc.boolean(),
@@ -142,14 +98,22 @@ describe('every plan', () => {
             instances: rig.instances.filter(({ key }) => !done.has(key)),
           };
           const zone = rig.instances[Math.max(0, count - 1)].zoneKey;
-          // An engine that runs pumps air.
-          const airIn = Math.min(standing.airIn, 90);
-          const on = { coldIn: Infinity, settledIn: Infinity, airIn };
-          const now = {
-            ...standing,
-            zone,
-            ...(running ? on : { powerTakeOff: false, oilIn: Infinity }),
+          const { airIn, oilIn, warmIn, powerTakeOff } = standing;
+          const on = {
+            coldIn: Infinity,
+            settledIn: Infinity,
+            // An engine that runs pumps air and warms up, and the oil with it.
+            airIn: Math.min(airIn, 90),
+            warmIn: Math.min(warmIn, 300),
+            oilIn: powerTakeOff ? Math.min(oilIn, 900) : Infinity,
           };
+          const off = {
+            powerTakeOff: false,
+            oilIn: Infinity,
+            warmIn: warmIn === 0 ? 0 : Infinity,
+            cleanIn: 0,
+          };
+          const now = { ...standing, zone, ...(running ? on : off) };
           const request = { rig, phase: 'pre-trip', circumstances: [], school, running } as const;
           const plan = planWalk({ ...request, done, now });
           expect(findPlanFaults(plan, rest, { ...outsetOf(rig, request), now })).toEqual([]);
@@ -203,7 +167,7 @@ describe('every plan', () => {
     expect(planWalk(request)).toEqual(planWalk(request));
   });
 
-  it.each(names)(
+  it.each(rigNames)(
     'of %s is shorter than the order of the catalogue, and takes no more time',
     (name) => {
       const plan = planWalk({ rig: rigOf(name), phase: 'pre-trip', circumstances: [] });
@@ -212,7 +176,7 @@ describe('every plan', () => {
     },
   );
 
-  it.each(names)('of %s looks at what must be cold before it starts the engine', (name) => {
+  it.each(rigNames)('of %s looks at what must be cold before it starts the engine', (name) => {
     const { stops, happenings } = planWalk({
       rig: rigOf(name),
       phase: 'pre-trip',
@@ -272,6 +236,56 @@ describe('what changes a plan', () => {
     for (const { at, seconds } of cold)
       expect(at + seconds).toBeGreaterThanOrEqual((shutDown?.at ?? Infinity) + USUAL_PACE.coolDown);
     expect(early.stops.map(({ key }) => key)).not.toEqual(plan().stops.map(({ key }) => key));
+  });
+
+  it('is a check that wants the engine warm: it waits for that, and something useful is done meanwhile', () => {
+    const made = plan();
+    const start = made.happenings.find((each) => each.kind === 'change' && each.change === 'start');
+    const begun = (start?.at ?? Infinity) + (start?.seconds ?? 0);
+    const warm = made.stops.filter(({ instances }) =>
+      instances.some(({ check }) => check.needs.includes('engine-warm')),
+    );
+    expect(warm.length).toBeGreaterThan(0);
+    for (const { at, seconds } of warm)
+      expect(at + seconds).toBeGreaterThan(begun + USUAL_PACE.engineWarmUp);
+    expect(made.totals.waiting).toBeLessThan(USUAL_PACE.engineWarmUp);
+  });
+
+  it('is an exhaust that cleans itself: the engine is not shut off under it', () => {
+    const now: StandingNow = {
+      key: true,
+      lamps: false,
+      released: false,
+      chocks: true,
+      powerTakeOff: false,
+      propped: false,
+      platform: false,
+      outriggers: false,
+      hood: false,
+      airIn: 0,
+      oilIn: Infinity,
+      coldIn: Infinity,
+      settledIn: Infinity,
+      warmIn: 0,
+      cleanIn: 1200,
+    };
+    const off = (cleanIn: number) =>
+      plan({ running: true, now: { ...now, cleanIn } }).happenings.find(
+        (each) => each.kind === 'change' && each.change === 'shut-down',
+      )?.at ?? Infinity;
+    expect(off(0)).toBeLessThan(1200);
+    expect(off(1200)).toBeGreaterThanOrEqual(1200);
+    expect(off(1200)).toBeLessThan(Infinity);
+  });
+
+  it('is a helper: the parts that two are needed for are told', () => {
+    const { helped } = plan({ school: { ...USUAL_SCHOOL, helper: true } });
+    expect(helped.length).toBeGreaterThan(0);
+    for (const [index, { from, to }] of helped.entries()) {
+      expect(to).toBeGreaterThan(from);
+      if (index > 0) expect(from).toBeGreaterThan(helped[index - 1].to);
+    }
+    expect(plan().helped).toEqual([]);
   });
 
   it('is the direction of the school', () => {
@@ -339,104 +353,6 @@ describe('contradicting needs', () => {
       }),
     ).toThrow(new RegExp(`${first.check.id} needs ${one} and ${other}`));
   });
-});
-
-describe('against every order there is', () => {
-  /** A small walk: some of the blocks of a rig. */
-  function small(name: string, take: readonly number[]) {
-    const whole = cutIntoBlocks(rigOf(name), USUAL_SCHOOL, USUAL_PACE);
-    const kept = [...new Set(take.map((index) => index % whole.blocks.length))].sort(
-      (a, b) => a - b,
-    );
-    const place = new Map(kept.map((index, at) => [index, at]));
-    const task = {
-      ...whole,
-      blocks: kept.map((index) => whole.blocks[index]),
-      before: kept.map((index) => whole.before[index].flatMap((other) => place.get(other) ?? [])),
-    };
-    const outset = outsetOf(whole.rig, { phase: 'pre-trip' });
-    return { task, school: USUAL_SCHOOL, pace: USUAL_PACE, outset };
-  }
-
-  it('is within three hundredths, on every small walk', () => {
-    fc.assert(
-      fc.property(
-        fc.constantFrom(...names),
-        fc.uniqueArray(fc.nat({ max: 400 }), { minLength: 2, maxLength: 7 }),
-        (name, take) => {
-          const question = small(name, take);
-          const { task, school, pace, outset } = question;
-          const seconds = (order: readonly number[]) =>
-            walkThrough(task, order, school, pace, outset).seconds;
-          const best = seconds(searchExactly(question));
-          expect(seconds(searchOrder(question, 1))).toBeLessThanOrEqual(best * 1.03 + 1e-6);
-        },
-      ),
-      { numRuns: 40 },
-    );
-  });
-
-  it('is not tried on more than ten', () => {
-    expect(() => searchExactly(small('truck', [...Array(14).keys()]))).toThrow(/More than ten/);
-  });
-});
-
-describe('the judge of plans', () => {
-  const rig = rigOf('truck and trailer');
-  const request = { rig, phase: 'pre-trip', circumstances: [] } as const;
-  const plan = planWalk(request);
-  const faultsOf = (change: Partial<typeof plan>) =>
-    findPlanFaults({ ...plan, ...change }, rig, outsetOf(rig, request));
-
-  it('sees a stop that is left out', () => {
-    expect(faultsOf({ stops: plan.stops.slice(1) })).toContain(
-      'not every check stands in it exactly once',
-    );
-  });
-
-  it('sees chocks that nobody set', () => {
-    const happenings = plan.happenings.filter(
-      (each) => each.kind !== 'change' || each.change !== 'chocks-in',
-    );
-    // Nor did the check that sets the scene.
-    const stops = plan.stops.map((stop) => ({
-      ...stop,
-      instances: stop.instances.map((each) => ({
-        ...each,
-        check: { ...each.check, does: undefined },
-      })),
-    }));
-    expect(faultsOf({ happenings, stops }).some((each) => each.endsWith('without chocks'))).toBe(
-      true,
-    );
-  });
-
-  it('sees an engine that was never started, and lamps that nobody lit', () => {
-    for (const [missing, words] of [
-      ['start', 'without the engine'],
-      ['lamps-on', 'without lamps on'],
-    ] as const) {
-      const happenings = plan.happenings.filter(
-        (each) => each.kind !== 'change' || each.change !== missing,
-      );
-      expect(faultsOf({ happenings }).some((each) => each.endsWith(words))).toBe(true);
-    }
-  });
-
-  it('sees a walk the wrong way round', () => {
-    const school: School = { ...plan.school, direction: 'clockwise' };
-    expect(faultsOf({ school }).some((each) => each.includes('against the direction'))).toBe(true);
-  });
-});
-
-it('weighs ties after time: starts, climbs, metres, steps back', () => {
-  const totals = { seconds: 100, metres: 30, climbs: 2, starts: 1, reversals: 1, waiting: 0 };
-  const less = (change: Partial<typeof totals>) => costOf({ ...totals, ...change });
-  expect(less({ seconds: 99 })).toBeLessThan(
-    less({ starts: 0, climbs: 0, metres: 0, reversals: 0 }),
-  );
-  expect(less({ starts: 0 })).toBeLessThan(less({ climbs: 0 }));
-  expect(less({ climbs: 0 })).toBeLessThan(costOf(totals));
 });
 
 it('knows the least time in which a stop can be walked', () => {

@@ -14,13 +14,9 @@ import {
 } from '../planning';
 import { searchOrder } from './search';
 import { wayOf, type Point } from './way';
-import {
-  walkThrough,
-  type Happening,
-  type Outset,
-  type StandingNow,
-  type Totals,
-} from './walk-through';
+import type { Happening, Totals } from './happening';
+import type { Outset, StandingNow } from './outset';
+import { walkThrough } from './walk-through';
 
 export interface PlanRequest {
   readonly rig: Rig;
@@ -42,6 +38,9 @@ export interface PlanRequest {
   readonly now?: StandingNow;
 }
 
+/** Clocks that something useful is done meanwhile. */
+type Awaited = 'air' | 'oil' | 'warm';
+
 /** Why a stop stands where it does. */
 export type Because =
   | {
@@ -53,13 +52,14 @@ export type Because =
         | 'air'
         | 'oil'
         | 'settle'
+        | 'warm'
         | 'brake'
         | 'way'
         | 'school'
         | 'tests';
     }
   /** A clock runs, and this is done meanwhile. */
-  | { readonly code: 'meanwhile'; readonly clock: 'air' | 'oil' };
+  | { readonly code: 'meanwhile'; readonly clock: Awaited };
 
 export interface PlannedStop extends Stop {
   /** Seconds since the beginning of the walk. */
@@ -82,6 +82,8 @@ export interface Plan {
   readonly seed: number;
   /** Tools and protective wear that the checks ask for. */
   readonly carry: readonly Need[];
+  /** When a helper is wanted, seconds since the beginning; empty where the school plans without one. */
+  readonly helped: readonly { readonly from: number; readonly to: number }[];
   /** Checks that somebody else is needed for and that the school plans alone. */
   readonly helperless: readonly CheckInstance[];
 }
@@ -135,6 +137,7 @@ export function planWalk(request: PlanRequest): Plan {
     carry: [...new Set(rig.instances.flatMap(({ check }) => check.needs))].filter((need) =>
       CARRIED.has(need),
     ),
+    helped: school.helper ? findHelped(task, happenings) : [],
     helperless: school.helper ? [] : findHelperless(rig),
   };
 }
@@ -201,14 +204,16 @@ function withFixed(task: Task, fixed: readonly string[]): Task {
 function toStops({ blocks }: Task, happenings: readonly Happening[]): PlannedStop[] {
   const stops: PlannedStop[] = [];
   const seen = new Map<string, number>();
-  let waits = new Set<'air' | 'oil'>();
+  const waits = new Set<Awaited>();
   happenings.forEach((happening, index) => {
-    if (happening.kind === 'change' && happening.change === 'start') waits.add('air');
+    if (happening.kind === 'change' && happening.change === 'start')
+      for (const clock of ['air', 'warm'] as const) waits.add(clock);
     if (happening.kind === 'change' && happening.change === 'power-take-off') waits.add('oil');
     if (happening.kind !== 'check') return;
     const block = blocks[happening.block];
-    if (block.requirement.air) waits = new Set([...waits].filter((clock) => clock !== 'air'));
-    if (block.requirement.oilWarm) waits = new Set([...waits].filter((clock) => clock !== 'oil'));
+    if (block.requirement.air) waits.delete('air');
+    if (block.requirement.oilWarm) waits.delete('oil');
+    if (block.requirement.engineWarm) waits.delete('warm');
     const last = stops.at(-1);
     if (last && last.zone.key === block.zone.key) {
       stops[stops.length - 1] = {
@@ -279,12 +284,29 @@ function inUsualOrder(
   }));
 }
 
-const waits = ({ engine, air, oilWarm, settled }: Requirement) =>
-  engine === 'cold' || (air ?? oilWarm ?? settled ?? false);
+/** The parts of the work that two are needed for; what follows at once is one part. */
+function findHelped({ blocks }: Task, happenings: readonly Happening[]): Plan['helped'] {
+  const parts: { from: number; to: number }[] = [];
+  for (const happening of happenings) {
+    if (happening.kind !== 'check') continue;
+    let from = happening.at;
+    for (const { check } of blocks[happening.block].instances) {
+      const to = from + check.seconds;
+      const last = parts.at(-1);
+      if (check.helper === 'needed' && last?.to === from) last.to = to;
+      else if (check.helper === 'needed') parts.push({ from, to });
+      from = to;
+    }
+  }
+  return parts;
+}
+
+const waits = ({ engine, air, oilWarm, engineWarm, settled }: Requirement) =>
+  engine === 'cold' || (air ?? oilWarm ?? engineWarm ?? settled ?? false);
 
 function reasonOf(
   { requirement, zone }: Block,
-  waits: ReadonlySet<'air' | 'oil'>,
+  waits: ReadonlySet<Awaited>,
   happenings: readonly Happening[],
   index: number,
   blocks: readonly Block[],
@@ -294,6 +316,7 @@ function reasonOf(
   if (requirement.oilWarm) return { code: 'oil' };
   if (requirement.air) return { code: 'air' };
   if (requirement.settled) return { code: 'settle' };
+  if (requirement.engineWarm) return { code: 'warm' };
   const clock = findRunning(waits, happenings, index, blocks);
   if (clock && isIdle(requirement)) return { code: 'meanwhile', clock };
   if (requirement.lamps) return { code: 'lamps' };
@@ -305,20 +328,22 @@ function reasonOf(
 
 const isIdle = (requirement: Requirement) => isStanding(requirement) && !requirement.engine;
 
+const WANTED_AS = { air: 'air', oil: 'oilWarm', warm: 'engineWarm' } as const;
+
 /** A clock that somebody will need later on and that has not been waited for yet. */
 function findRunning(
-  waits: ReadonlySet<'air' | 'oil'>,
+  waits: ReadonlySet<Awaited>,
   happenings: readonly Happening[],
   index: number,
   blocks: readonly Block[],
-): 'air' | 'oil' | undefined {
-  return (['air', 'oil'] as const).find(
+): Awaited | undefined {
+  return (['air', 'oil', 'warm'] as const).find(
     (clock) =>
       waits.has(clock) &&
       happenings.slice(index + 1).some((later) => {
         if (later.kind !== 'check') return false;
         const { requirement } = blocks[later.block];
-        return clock === 'air' ? requirement.air : requirement.oilWarm;
+        return requirement[WANTED_AS[clock]];
       }),
   );
 }

@@ -3,7 +3,8 @@ import type { Task } from './blocks';
 import { alongWay } from './ground';
 import { isStanding, rankOf, type PaceSettings, type School } from '../planning';
 import { nameConflict } from './conflict';
-import { modelOf, type Model, type Outset } from './walk-through';
+import type { Outset } from './outset';
+import { modelOf, type Model } from './walk-through';
 
 /** A stream of numbers between 0 and 1 that is the same for the same seed. */
 export function chanceFrom(seed: number): () => number {

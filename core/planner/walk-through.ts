@@ -1,75 +1,9 @@
-import type { Phase } from '../catalogue';
 import type { Task } from './blocks';
 import { legBetween, type Spot } from './ground';
+import { TIES, type Happening, type Totals } from './happening';
+import type { Outset } from './outset';
 import { wantOf, WANT } from './want';
 import type { Clock, PaceSettings, School, VehicleChange } from '../planning';
-
-/** What happens on a walk, as it happens. Seconds since its beginning. */
-export type Happening =
-  | {
-      readonly kind: 'go';
-      readonly at: number;
-      readonly seconds: number;
-      readonly metres: number;
-      readonly climbs: number;
-      readonly from: Spot;
-      readonly to: Spot;
-    }
-  | {
-      readonly kind: 'change';
-      readonly at: number;
-      readonly seconds: number;
-      readonly change: VehicleChange;
-    }
-  | { readonly kind: 'wait'; readonly at: number; readonly seconds: number; readonly clock: Clock }
-  | {
-      readonly kind: 'check';
-      readonly at: number;
-      readonly seconds: number;
-      readonly block: number;
-    };
-
-export interface Totals {
-  readonly seconds: number;
-  readonly metres: number;
-  readonly climbs: number;
-  readonly starts: number;
-  readonly reversals: number;
-  readonly waiting: number;
-}
-
-/** How the vehicle stands when the walk begins. */
-export interface Outset {
-  readonly phase: Phase;
-  readonly freezing: boolean;
-  /** It has no air brakes, or it was driven just now. */
-  readonly airUp: boolean;
-  /** The engine has just been shut down. */
-  readonly warm: boolean;
-  /** Somebody has started the engine already. */
-  readonly running: boolean;
-  /** In the middle of a walk: how it stands now. */
-  readonly now?: StandingNow;
-}
-
-/** A vehicle in the middle of a walk. Seconds until a clock has run down; Infinity for one that was never started. */
-export interface StandingNow {
-  /** Key of the zone where the driver stands. */
-  readonly zone?: string;
-  readonly key: boolean;
-  readonly lamps: boolean;
-  readonly released: boolean;
-  readonly chocks: boolean;
-  readonly powerTakeOff: boolean;
-  readonly propped: boolean;
-  readonly platform: boolean;
-  readonly outriggers: boolean;
-  readonly hood: boolean;
-  readonly airIn: number;
-  readonly oilIn: number;
-  readonly coldIn: number;
-  readonly settledIn: number;
-}
 
 /** The same walk for every order of its blocks, made ready so that many orders can be tried. */
 export interface Model {
@@ -95,20 +29,8 @@ const AIR_AT = 3;
 const OIL_AT = 4;
 const COLD_AT = 5;
 const SETTLED_AT = 6;
-
-/** Small enough never to buy a second, and in this order of weight. */
-const TIES = { starts: 0.02, climbs: 0.005, metres: 0.0005, reversals: 0.0002 } as const;
-
-/** Least time; then fewer engine starts, climbs, metres, steps back. */
-export function costOf({ seconds, starts, climbs, metres, reversals }: Totals): number {
-  return (
-    seconds +
-    starts * TIES.starts +
-    climbs * TIES.climbs +
-    metres * TIES.metres +
-    reversals * TIES.reversals
-  );
-}
+const WARM_AT = 7;
+const CLEAN_AT = 8;
 
 /** Makes a task ready: distances between all its places, and what each block wants, as numbers. */
 export function modelOf(task: Task, school: School, pace: PaceSettings, outset: Outset): Model {
@@ -153,7 +75,7 @@ export function modelOf(task: Task, school: School, pace: PaceSettings, outset: 
   const warmUp = outset.freezing ? pace.oilWarmUpInFrost : pace.oilWarmUp;
 
   // Numbers that change with every step; an array of them is not made anew each time.
-  const now = new Float64Array(7);
+  const now = new Float64Array(9);
   let tell: ((happening: Happening) => void) | undefined;
   let place = HERE;
   let stand = zoneNow;
@@ -192,6 +114,9 @@ export function modelOf(task: Task, school: School, pace: PaceSettings, outset: 
     now[COLD_AT] = from?.coldIn ?? (outset.running ? Infinity : outset.warm ? pace.coolDown : 0);
     now[SETTLED_AT] =
       from?.settledIn ?? (outset.running ? Infinity : outset.warm ? pace.oilSettles : 0);
+    now[WARM_AT] =
+      from?.warmIn ?? (outset.warm ? 0 : outset.running ? pace.engineWarmUp : Infinity);
+    now[CLEAN_AT] = from?.cleanIn ?? 0;
   };
   const go = (to: number) => {
     const at = place * wide + to;
@@ -231,15 +156,20 @@ export function modelOf(task: Task, school: School, pace: PaceSettings, outset: 
     change('start', pace.start);
     running = key = true;
     starts += 1;
+    // What has cooled down entirely warms up from the beginning.
+    if (now[WARM_AT] === Infinity || now[COLD_AT] <= now[TIME])
+      now[WARM_AT] = now[TIME] + pace.engineWarmUp;
     now[COLD_AT] = now[SETTLED_AT] = Infinity;
     if (now[AIR_AT] === Infinity) now[AIR_AT] = now[TIME] + pace.airBuildUp;
   };
   const shutDown = () => {
+    wait(now[CLEAN_AT], 'clean');
     change('shut-down', pace.shutDown);
     running = powerTakeOff = false;
     now[OIL_AT] = Infinity;
     now[COLD_AT] = now[TIME] + pace.coolDown;
     now[SETTLED_AT] = now[TIME] + pace.oilSettles;
+    if (now[WARM_AT] > now[TIME]) now[WARM_AT] = Infinity;
   };
   /** Whether the seat must be visited before this can be done. */
   const needsSeat = (want: number): boolean =>
@@ -356,6 +286,7 @@ export function modelOf(task: Task, school: School, pace: PaceSettings, outset: 
     }
     if ((want & bits.air) !== 0) wait(now[AIR_AT], 'air');
     if ((want & bits.oilWarm) !== 0) wait(now[OIL_AT], 'oil');
+    if ((want & bits.engineWarm) !== 0) wait(now[WARM_AT], 'warm');
     if ((want & bits.cold) !== 0) wait(now[COLD_AT], 'cold');
     if ((want & bits.settled) !== 0) wait(now[SETTLED_AT], 'settle');
   };

@@ -18,6 +18,7 @@ export const WANT = {
   air: 8192,
   oilWarm: 16_384,
   settled: 32_768,
+  engineWarm: 65_536,
 } as const;
 
 export function wantOf(requirement: Requirement): number {
@@ -38,6 +39,7 @@ export function wantOf(requirement: Requirement): number {
     (requirement.outriggers ? WANT.outriggers : 0) |
     (requirement.air ? WANT.air : 0) |
     (requirement.oilWarm ? WANT.oilWarm : 0) |
-    (requirement.settled ? WANT.settled : 0)
+    (requirement.settled ? WANT.settled : 0) |
+    (requirement.engineWarm ? WANT.engineWarm : 0)
   );
 }

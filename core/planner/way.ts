@@ -1,5 +1,5 @@
 import type { Ground, Spot } from './ground';
-import type { Happening } from './walk-through';
+import type { Happening } from './happening';
 
 export interface Point {
   readonly x: number;

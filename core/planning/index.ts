@@ -4,7 +4,14 @@ export { followPlan, toKeptStops, type Followed, type KeptStop } from './follow-
 export { findHelperless, mayHelperAnswer } from './helper';
 export { orderWalk, type Stop } from './order-walk';
 export { USUAL_PACE, type PaceSettings } from './pace';
-export { isStanding, nameOf, requirementOf, rolls, type Requirement } from './requirement';
+export {
+  clocksWanted,
+  isStanding,
+  nameOf,
+  requirementOf,
+  rolls,
+  type Requirement,
+} from './requirement';
 export {
   DIRECTIONS,
   ENGINE_TIMINGS,

@@ -22,6 +22,10 @@ export interface PaceSettings {
   /** From engaging the power take-off until its oil is warm; in frost the longer one. */
   readonly oilWarmUp: number;
   readonly oilWarmUpInFrost: number;
+  /** From the start of the engine until it is warm. */
+  readonly engineWarmUp: number;
+  /** A parked cleaning of the exhaust's after-treatment; the engine is not shut down under it. */
+  readonly exhaustCleaning: number;
   /** From shutting down until the engine counts as cold again. */
   readonly coolDown: number;
   /** From shutting down until the engine oil has run back and can be read. */
@@ -48,6 +52,8 @@ export const USUAL_PACE: PaceSettings = {
   airBuildUp: 90,
   oilWarmUp: 300,
   oilWarmUpInFrost: 900,
+  engineWarmUp: 300,
+  exhaustCleaning: 1200,
   coolDown: 1800,
   oilSettles: 180,
   stepBack: 1.2,

@@ -1,4 +1,5 @@
 import type { Check, Need } from '../catalogue';
+import type { Clock } from './vehicle';
 
 /** What a check wants of the state of the vehicle; undefined where it does not matter. */
 export interface Requirement {
@@ -13,6 +14,7 @@ export interface Requirement {
   readonly outriggers?: true;
   readonly air?: true;
   readonly oilWarm?: true;
+  readonly engineWarm?: true;
   /** The engine oil has run back since the engine was shut down. */
   readonly settled?: true;
 }
@@ -22,12 +24,17 @@ const OPPOSITES: readonly (readonly [Need, Need])[] = [
   ['engine-cold', 'engine-idling'],
   ['engine-cold', 'oil-warm'],
   ['engine-cold', 'power-take-off'],
+  ['engine-cold', 'engine-warm'],
+  ['engine-off', 'engine-warm'],
   ['engine-off', 'power-take-off'],
   ['oil-settled', 'engine-idling'],
   ['oil-settled', 'power-take-off'],
   ['oil-settled', 'oil-warm'],
+  ['oil-settled', 'engine-warm'],
   ['parking-brake-set', 'parking-brake-released'],
 ];
+
+const RUNNING: readonly Need[] = ['engine-idling', 'power-take-off', 'oil-warm', 'engine-warm'];
 
 /**
  * @throws {RangeError} naming the check and the two needs that contradict each other
@@ -45,7 +52,7 @@ export function requirementOf(check: Check): Requirement {
       ? 'cold'
       : needs.has('engine-off') || needs.has('oil-settled')
         ? 'off'
-        : needs.has('engine-idling') || needs.has('power-take-off') || needs.has('oil-warm')
+        : RUNNING.some((need) => needs.has(need))
           ? 'on'
           : undefined,
     key: has('key-on'),
@@ -63,6 +70,7 @@ export function requirementOf(check: Check): Requirement {
     outriggers: has('outriggers-set'),
     air: has('air-charged'),
     oilWarm: has('oil-warm'),
+    engineWarm: has('engine-warm'),
     settled: has('oil-settled'),
   };
 }
@@ -88,4 +96,18 @@ export function nameOf(requirement: Requirement): string {
 /** Whether it can be done as the vehicle stands before anybody starts it. */
 export function isStanding({ engine, key, lamps, air, brake }: Requirement): boolean {
   return engine !== 'on' && !key && !lamps && !air && brake !== 'released';
+}
+
+/** The clocks that some of these checks wait for. */
+export function clocksWanted(instances: readonly { readonly check: Check }[]): ReadonlySet<Clock> {
+  const clocks = new Set<Clock>();
+  for (const { check } of instances) {
+    const want = requirementOf(check);
+    if (want.air) clocks.add('air');
+    if (want.oilWarm) clocks.add('oil');
+    if (want.engineWarm) clocks.add('warm');
+    if (want.settled) clocks.add('settle');
+    if (want.engine === 'cold') clocks.add('cold');
+  }
+  return clocks;
 }

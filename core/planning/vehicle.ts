@@ -4,10 +4,12 @@ export const AFFIRMATIONS = [
   'air-up',
   'oil-warm',
   'oil-settled',
+  'engine-warm',
+  'exhaust-clean',
   'three-points',
   'area-clear',
 ] as const;
 export type Affirmation = (typeof AFFIRMATIONS)[number];
 
 /** What is waited for. */
-export type Clock = 'air' | 'oil' | 'cold' | 'settle';
+export type Clock = 'air' | 'oil' | 'cold' | 'settle' | 'warm' | 'clean';

@@ -1,1 +1,2 @@
 export * from './halvern';
+export * from './rigs';

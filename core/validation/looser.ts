@@ -71,6 +71,8 @@ function findLooserAsking(check: Check, other: Check): string[] {
     faults.push('its reading may not be left out');
   if (toText(check.does ?? []) !== toText(other.does ?? []))
     faults.push('what it does to the vehicle is not as it ships');
+  if (toText(check.offers ?? []) !== toText(other.offers ?? []))
+    faults.push('what may be begun at it is not as it ships');
   const needs = check.needs.filter((need) => !other.needs.includes(need));
   if (needs.length > 0) faults.push(`does not need ${needs.join(', ')} any more`);
   const cautions = new Set(other.cautions.map(toText));

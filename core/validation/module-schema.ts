@@ -149,6 +149,11 @@ export const checkSchema = object({
       .oneOf([...VEHICLE_CHANGES])
       .required(),
   ),
+  offers: array(
+    string()
+      .oneOf([...VEHICLE_CHANGES])
+      .required(),
+  ),
   when: array(string().oneOf(circumstances).required()),
   seconds: number().positive().max(900).required(),
   criterion: words(),

@@ -9,8 +9,9 @@ const state: VehicleState = {
   outriggers: false,
   airAt: 90_000,
   oilAt: 300_000,
+  warmAt: Infinity,
 };
-const all = new Set(['air', 'oil', 'cold', 'settle'] as const);
+const all = new Set(['air', 'oil', 'cold', 'settle', 'warm'] as const);
 
 it('counts down, ends, and is late when nobody came', () => {
   expect(runningClocks(state, all, 60_000)).toEqual([
@@ -21,6 +22,16 @@ it('counts down, ends, and is late when nobody came', () => {
   expect(air).toMatchObject({ left: 0, late: false });
   const [late] = runningClocks(state, all, 90_000 + LATE_AFTER * 1000 + 1);
   expect(late.late).toBe(true);
+});
+
+it('tells of a cleaning that somebody began, and of a warm engine only while it runs', () => {
+  const of = (more: Partial<VehicleState>) =>
+    runningClocks({ ...state, airAt: 0, oilAt: Infinity, ...more }, all, 0).map(
+      ({ clock }) => clock,
+    );
+  expect(of({ cleanAt: 1_200_000 })).toEqual(['clean']);
+  expect(of({ engine: 'on', warmAt: 300_000 })).toEqual(['warm']);
+  expect(of({ engine: 'off', warmAt: 300_000 })).toEqual([]);
 });
 
 it('is no matter where nothing waits for it, and none where nobody started it', () => {

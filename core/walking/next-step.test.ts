@@ -63,6 +63,38 @@ it('asks for a cold engine before the cap, again after it has run', () => {
   expect(stepFor(log, 'coolant-level', startsAt + 61_000 + 1_800_000)).toBeUndefined();
 });
 
+it('does not shut the engine off while the exhaust cleans itself, until its lamp is out', () => {
+  const log = begun();
+  log.add('changed', { change: 'set-brake' });
+  log.add('changed', { change: 'start' }, undefined, startsAt);
+  log.add('changed', { change: 'clean-exhaust' }, undefined, startsAt + 1_000);
+  const step = () => stepFor(log, 'truck.approach.secured', startsAt + 60_000);
+  expect(step()).toEqual({
+    kind: 'wait',
+    clock: 'clean',
+    until: startsAt + 1_201_000,
+    orWord: 'exhaust-clean',
+  });
+  log.add('affirmed', { what: 'exhaust-clean', zone: 'x' }, undefined, startsAt + 50_000);
+  expect(step()).toEqual({ kind: 'do', change: 'shut-down' });
+});
+
+it('waits for a warm engine at the heater, or for a gauge that tells it', () => {
+  const log = begun();
+  log.add('affirmed', { what: 'three-points', zone: instanceOf(rig, 'defroster').zoneKey });
+  log.add('changed', { change: 'start' }, undefined, startsAt);
+  const step = (now: number) => stepFor(log, 'defroster', now);
+  expect(step(startsAt + 60_000)).toEqual({
+    kind: 'wait',
+    clock: 'warm',
+    until: startsAt + 300_000,
+    orWord: 'engine-warm',
+  });
+  expect(step(startsAt + 300_000)).toBeUndefined();
+  log.add('affirmed', { what: 'engine-warm', zone: 'x' }, undefined, startsAt + 61_000);
+  expect(step(startsAt + 62_000)).toBeUndefined();
+});
+
 it('lets the oil run back for three minutes, and takes nobody’s word for less', () => {
   const log = begun();
   log.add('changed', { change: 'hood-open' });

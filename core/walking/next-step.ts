@@ -114,7 +114,9 @@ function stance(
   if (want.air && state.airAt > now)
     return state.engine === 'on' ? waitForAir(state) : startFrom(state);
   if ((want.engine === 'off' || want.engine === 'cold') && state.engine !== 'off')
-    return change('shut-down');
+    return state.cleanAt !== undefined && state.cleanAt > now
+      ? { kind: 'wait', clock: 'clean', until: state.cleanAt, orWord: 'exhaust-clean' }
+      : change('shut-down');
   if (want.chocks === 'out' && state.chocks !== false)
     return change(state.brake === 'released' ? 'set-brake' : 'chocks-out');
   if (want.key && !state.key) return change('key-on');
@@ -148,6 +150,8 @@ function startFrom({ brake }: VehicleState): NextStep {
 function clocks(want: Requirement, state: VehicleState, now: number): NextStep | undefined {
   if (want.oilWarm && state.oilAt > now)
     return { kind: 'wait', clock: 'oil', until: state.oilAt, orWord: 'oil-warm' };
+  if (want.engineWarm && state.warmAt > now)
+    return { kind: 'wait', clock: 'warm', until: state.warmAt, orWord: 'engine-warm' };
   // Where the engine ran on this walk the clock knows it; where nobody told, the driver must.
   if (want.settled && state.settledAt === undefined)
     return { kind: 'wait', clock: 'settle', until: now, orWord: 'oil-settled' };

@@ -112,5 +112,7 @@ export function standingNow(
     oilIn: until(state.oilAt),
     coldIn: until(state.coldAt),
     settledIn: until(state.settledAt),
+    warmIn: until(state.warmAt),
+    cleanIn: until(state.cleanAt),
   };
 }

@@ -30,10 +30,14 @@ export function runningClocks(
     ['oil', state.oilAt],
     ['settle', state.settledAt],
     ['cold', state.coldAt],
+    ['warm', state.engine === 'on' ? state.warmAt : undefined],
+    ['clean', state.cleanAt],
   ];
   return due.flatMap(([clock, at]) => {
     // Nobody has started it, or it was so before the walk began.
-    if (at === undefined || at === Infinity || at === 0 || !wanted.has(clock)) return [];
+    if (at === undefined || at === Infinity || at === 0) return [];
+    // What somebody has begun on purpose is theirs to hear of.
+    if (clock !== 'clean' && !wanted.has(clock)) return [];
     const left = Math.max(0, Math.ceil((at - now) / 1000));
     return [{ clock, due: at, left, late: now - at > LATE_AFTER * 1000 }];
   });

@@ -35,6 +35,44 @@ it('starts the clocks with what starts them', () => {
   });
 });
 
+it('warms the engine in five minutes, keeps it warm while it is off, and begins again once it is cold', () => {
+  const warmAt = (...steps: (readonly ['start' | 'shut-down', minutes: number])[]) =>
+    stateOf(cold, (log) => {
+      for (const [change, minutes] of steps)
+        log.add('changed', { change }, undefined, startsAt + minutes * minute);
+    }).warmAt;
+  expect(warmAt()).toBe(Infinity);
+  expect(warmAt(['start', 1])).toBe(startsAt + 6 * minute);
+  expect(warmAt(['start', 1], ['shut-down', 3])).toBe(Infinity);
+  expect(warmAt(['start', 1], ['shut-down', 3], ['start', 4])).toBe(startsAt + 9 * minute);
+  expect(warmAt(['start', 1], ['shut-down', 7], ['start', 9])).toBe(startsAt + 6 * minute);
+  expect(warmAt(['start', 1], ['shut-down', 7], ['start', 60])).toBe(startsAt + 65 * minute);
+  const read = stateOf(cold, (log) => {
+    log.add('changed', { change: 'start' }, undefined, startsAt);
+    log.add('affirmed', { what: 'engine-warm', zone: 'x' }, undefined, startsAt + minute);
+  });
+  expect(read.warmAt).toBe(startsAt + minute);
+});
+
+it('cleans the exhaust for twenty minutes from the first time it was said, until the lamp is out or the engine off', () => {
+  const begun = (fill: (log: ReturnType<typeof makeLog>) => void = () => undefined) =>
+    stateOf(cold, (log) => {
+      log.add('changed', { change: 'start' }, undefined, startsAt);
+      log.add('changed', { change: 'clean-exhaust' }, undefined, startsAt + minute);
+      log.add('changed', { change: 'clean-exhaust' }, undefined, startsAt + 2 * minute);
+      fill(log);
+    }).cleanAt;
+  expect(begun()).toBe(startsAt + 21 * minute);
+  expect(
+    begun((log) =>
+      log.add('affirmed', { what: 'exhaust-clean', zone: 'x' }, undefined, startsAt + 9 * minute),
+    ),
+  ).toBeUndefined();
+  expect(
+    begun((log) => log.add('changed', { change: 'shut-down' }, undefined, startsAt + 9 * minute)),
+  ).toBeUndefined();
+});
+
 it('has no air of an engine that did not run long enough, and no warm oil without the power take-off', () => {
   const state = stateOf(cold, (log) => {
     log.add('changed', { change: 'start' }, undefined, startsAt);

@@ -24,6 +24,10 @@ export interface VehicleState {
   readonly coldAt?: number;
   /** When the engine oil will have run back; undefined where it was not running on this walk. */
   readonly settledAt?: number;
+  /** When the engine will be warm. */
+  readonly warmAt: number;
+  /** When the exhaust will have been cleaned; undefined where nobody has begun it. */
+  readonly cleanAt?: number;
 }
 
 /** What the clocks of a walk depend on. */
@@ -47,6 +51,7 @@ export function vehicleState(course: Course, setting: Setting): VehicleState {
     outriggers: false,
     airAt: airUp ? 0 : Infinity,
     oilAt: Infinity,
+    warmAt: warmAt === undefined ? Infinity : 0,
     ...(warmAt !== undefined && {
       coldAt: warmAt + pace.coolDown * 1000,
       settledAt: warmAt + pace.oilSettles * 1000,
@@ -78,6 +83,11 @@ function applyChange(
         key: true,
         coldAt: Infinity,
         settledAt: Infinity,
+        // What has cooled down entirely warms up from the beginning; who says it runs again changes nothing.
+        warmAt:
+          state.warmAt === Infinity || (state.coldAt ?? Infinity) <= at
+            ? at + pace.engineWarmUp * 1000
+            : state.warmAt,
         airAt: Math.min(state.airAt, at + pace.airBuildUp * 1000),
       };
     case 'shut-down':
@@ -88,6 +98,8 @@ function applyChange(
         oilAt: Infinity,
         // Without air by now, none comes any more.
         airAt: state.airAt <= at ? state.airAt : Infinity,
+        warmAt: state.warmAt <= at ? state.warmAt : Infinity,
+        cleanAt: undefined,
         ...(state.engine === 'on' && {
           coldAt: at + pace.coolDown * 1000,
           settledAt: at + pace.oilSettles * 1000,
@@ -131,6 +143,8 @@ function applyChange(
       return { ...state, outriggers: true };
     case 'outriggers-in':
       return { ...state, outriggers: false };
+    case 'clean-exhaust':
+      return { ...state, cleanAt: state.cleanAt ?? at + pace.exhaustCleaning * 1000 };
   }
 }
 
@@ -144,6 +158,10 @@ function applyWord(state: VehicleState, what: Affirmation, at: number): VehicleS
       return { ...state, oilAt: Math.min(state.oilAt, at) };
     case 'oil-settled':
       return { ...state, settledAt: state.settledAt ?? at };
+    case 'engine-warm':
+      return { ...state, warmAt: Math.min(state.warmAt, at) };
+    case 'exhaust-clean':
+      return { ...state, cleanAt: undefined };
     case 'three-points':
     case 'area-clear':
       return state;
@@ -155,7 +173,7 @@ function applyWord(state: VehicleState, what: Affirmation, at: number): VehicleS
  * by the new clock, and what was set back, that much earlier.
  */
 function shiftClocks(state: VehicleState, { clockMoves }: Course): VehicleState {
-  let { airAt, oilAt, coldAt, settledAt } = state;
+  let { airAt, oilAt, coldAt, settledAt, warmAt, cleanAt } = state;
   for (const { at, seconds } of clockMoves) {
     // `at` is by the new clock.
     const before = at - seconds * 1000;
@@ -164,8 +182,10 @@ function shiftClocks(state: VehicleState, { clockMoves }: Course): VehicleState 
     oilAt = shift(oilAt);
     coldAt = coldAt === undefined ? undefined : shift(coldAt);
     settledAt = settledAt === undefined ? undefined : shift(settledAt);
+    warmAt = shift(warmAt);
+    cleanAt = cleanAt === undefined ? undefined : shift(cleanAt);
   }
-  return { ...state, airAt, oilAt, coldAt, settledAt };
+  return { ...state, airAt, oilAt, coldAt, settledAt, warmAt, cleanAt };
 }
 
 /** What is still as no vehicle may be driven: changes that put it back. */

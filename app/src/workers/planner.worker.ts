@@ -8,7 +8,7 @@ import {
   type StandingNow,
   type Totals,
 } from '@nazar/core/planner';
-import type { KeptStop, School } from '@nazar/core/planning';
+import { clocksWanted, type Clock, type KeptStop, type School } from '@nazar/core/planning';
 import { composeRig, type Unit } from '@nazar/core/rig';
 import { expose } from 'comlink';
 
@@ -47,7 +47,10 @@ export interface PlanAnswer {
   readonly totals: Totals;
   readonly catalogueOrder: Totals;
   readonly carry: readonly string[];
+  readonly helped: Plan['helped'];
   readonly helperless: readonly string[];
+  /** Clocks that one of its checks waits for. */
+  readonly clocks: readonly Clock[];
 }
 
 export type Planned =
@@ -83,7 +86,9 @@ export function plan(question: PlanQuestion): Planned {
         totals: made.totals,
         catalogueOrder: made.catalogueOrder,
         carry: made.carry,
+        helped: made.helped,
         helperless: made.helperless.map(({ key }) => key),
+        clocks: [...clocksWanted(made.stops.flatMap(({ instances }) => instances))],
       },
     };
   } catch (error) {

@@ -316,9 +316,9 @@ export const cabChecks: Check[] = [
     title: 'Run heater and defroster',
     zone: 'seat',
     method: 'feel',
-    needs: ['engine-idling'],
+    needs: ['engine-idling', 'engine-warm'],
     seconds: 8,
-    criterion: 'Air at the glass, getting warm.',
+    criterion: 'Air at the glass, and warm once the engine is.',
     source: '49 CFR 393.79',
     symptoms: [
       symptom('defroster-dead', 'No air at the glass', 'glass', 'repair', {

@@ -162,6 +162,7 @@ const own: Check[] = [
     needs: ['key-on'],
     seconds: 7,
     criterion: 'Out, or asks for a parked regeneration that is planned.',
+    offers: ['clean-exhaust'],
     symptoms: [
       repairs('soot-full', 'Asks for regeneration now', {
         condition: 'Parked, nothing dry beneath, before leaving.',

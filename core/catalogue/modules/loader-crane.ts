@@ -266,7 +266,7 @@ const checks: Check[] = [
     title: 'Run every function once, unloaded',
     zone: 'crane-controls',
     method: 'operate',
-    needs: ['power-take-off', 'area-clear', 'outriggers-set', 'parking-brake-set'],
+    needs: ['power-take-off', 'area-clear', 'outriggers-set', 'parking-brake-set', 'oil-warm'],
     helper: 'may-help',
     seconds: 180,
     criterion: 'Smooth, no drift, holds in every position.',

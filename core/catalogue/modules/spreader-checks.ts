@@ -344,7 +344,7 @@ export const spreaderChecks: Check[] = [
     title: 'Run conveyor and spinner empty',
     zone: 'spreader-controls',
     method: 'operate',
-    needs: ['engine-idling', 'power-take-off', 'area-clear', 'parking-brake-set'],
+    needs: ['engine-idling', 'power-take-off', 'area-clear', 'parking-brake-set', 'oil-warm'],
     helper: 'needed',
     seconds: 60,
     criterion: 'Starts and stops at once, runs evenly, no knock.',

@@ -1,14 +1,12 @@
 import { AS_SHIPPED, type HouseContent } from '@nazar/core/house';
 import { trailer, truck } from '@nazar/core/testing';
-import { configure, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
+import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import '@/i18n';
 import { useReference, useSession } from '@/state';
 import { answerFetch } from '../../../testing/server-stand-in';
 import { ContentScreen } from './content-screen';
 
 // Whether each of a thousand buttons can be seen takes minutes to work out here, and is not what is tested.
-configure({ defaultHidden: true });
-
 const person = {
   id: '01900000-0000-7000-8000-0000000000d9',
   name: 'Ilka Moors',

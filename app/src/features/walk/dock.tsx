@@ -1,4 +1,5 @@
 import type { InstanceAssessment } from '@nazar/core/inspection';
+import type { VehicleChange } from '@nazar/core/planning';
 import type { Forbidden, NextStep } from '@nazar/core/walking';
 import { formatSi, type UnitName } from '@nazar/core/quantity';
 import type { WeakSpot } from '@nazar/core/repair';
@@ -39,6 +40,9 @@ interface DockProps {
   readonly onOpenStep: () => void;
   readonly onElsewhere: () => void;
   readonly onLeaveOut: (reason: string) => void;
+  /** What may be begun here where the vehicle asks for it. */
+  readonly offers: readonly VehicleChange[];
+  readonly onOffer: (change: VehicleChange) => void;
   /** The check has a function cycle that can be played. */
   readonly onPlay?: () => void;
   /** The next check without an answer, or the next stop once this one has them all. */
@@ -106,6 +110,13 @@ export function Dock(props: DockProps) {
             onPress={props.asks.ask}
           />
         ) : null}
+        {props.offers.map((change) => (
+          <Button
+            key={change}
+            title={t(`change.${change}`)}
+            onPress={() => props.onOffer(change)}
+          />
+        ))}
         {check.source ? <Soft>{t('walk.source', { source: check.source })}</Soft> : null}
       </ScrollView>
       <View className="gap-2 px-4 pb-4 pt-2">

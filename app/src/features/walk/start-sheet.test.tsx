@@ -1,8 +1,7 @@
-import { act, configure, fireEvent, render, screen } from '@testing-library/react';
+import { act, fireEvent, render, screen } from '@testing-library/react';
 import '@/i18n';
 import { StartSheet } from './start-sheet';
 
-configure({ defaultHidden: true });
 beforeEach(() => jest.useFakeTimers());
 afterEach(() => jest.useRealTimers());
 

@@ -1,12 +1,10 @@
-import { configure, fireEvent, render, screen } from '@testing-library/react';
+import { fireEvent, render, screen } from '@testing-library/react';
 import { VEHICLE_CHANGES } from '@nazar/core/catalogue';
 import { AFFIRMATIONS } from '@nazar/core/planning';
 import type { NextStep } from '@nazar/core/walking';
 import '@/i18n';
 import { en } from '@/i18n/en';
 import { StepCard } from './step-card';
-
-configure({ defaultHidden: true });
 
 function show(step: NextStep) {
   const on = { done: jest.fn(), open: jest.fn(), elsewhere: jest.fn() };

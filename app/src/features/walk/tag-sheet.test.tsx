@@ -1,11 +1,9 @@
 import { tagText } from '@nazar/core/inspection';
 import { makeRig, trailer, truck } from '@nazar/core/testing';
-import { configure, fireEvent, render, screen } from '@testing-library/react';
+import { fireEvent, render, screen } from '@testing-library/react';
 import '@/i18n';
 import { useReference, type Reference } from '@/state';
 import { TagSheet } from './tag-sheet';
-
-configure({ defaultHidden: true });
 
 const rig = makeRig();
 const [zone, other] = rig.zones.filter(({ unit }) => unit.id === truck.id);

@@ -1,5 +1,5 @@
 import { requiredTags, type Payloads } from '@nazar/core/inspection';
-import { requirementOf, type Clock, type VehicleChange } from '@nazar/core/planning';
+import { clocksWanted, type Clock, type VehicleChange } from '@nazar/core/planning';
 import {
   findForbidden,
   nextStep,
@@ -42,7 +42,7 @@ export function useLive(walk: Walk, personId: string): Live {
     [begun, rig],
   );
   const forbidden = useMemo(() => findForbidden(assessment), [assessment]);
-  const wanted = useMemo(() => clocksOf(assessment.missing), [assessment]);
+  const wanted = useMemo(() => clocksWanted(assessment.missing), [assessment]);
   const now = useClockEnds(state);
   const stepOf = useCallback(
     (instance: CheckInstance) => nextStep({ instance, rig, inspection, state, tags, now }),
@@ -57,33 +57,23 @@ export function useLive(walk: Walk, personId: string): Live {
   return { state, tags, forbidden, wanted, stepOf, tell, change };
 }
 
-function clocksOf(missing: readonly CheckInstance[]): ReadonlySet<Clock> {
-  const clocks = new Set<Clock>();
-  for (const { check } of missing) {
-    const want = requirementOf(check);
-    if (want.air) clocks.add('air');
-    if (want.oilWarm) clocks.add('oil');
-    if (want.settled) clocks.add('settle');
-    if (want.engine === 'cold') clocks.add('cold');
-  }
-  return clocks;
-}
-
 /** The present moment, anew whenever a clock ends. */
 function useClockEnds(state: VehicleState): number {
   const [ended, setEnded] = useState(() => timeNow());
-  const { airAt, oilAt, coldAt = 0, settledAt = 0 } = state;
+  const { airAt, oilAt, coldAt = 0, settledAt = 0, warmAt, cleanAt = 0 } = state;
   useEffect(() => {
     const now = timeNow();
     // One that has ended by a word since is seen at once.
-    const dues = [airAt, oilAt, coldAt, settledAt].filter((due) => due > ended && due < Infinity);
+    const dues = [airAt, oilAt, coldAt, settledAt, warmAt, cleanAt].filter(
+      (due) => due > ended && due < Infinity,
+    );
     const later = setTimeout(
       () => setEnded(timeNow()),
       // A phone that slept is asked again soon after it wakes.
       Math.min(30_000, Math.max(0, Math.min(...dues, now + 30_000) - now) + 50),
     );
     return () => clearTimeout(later);
-  }, [airAt, oilAt, coldAt, settledAt, ended]);
+  }, [airAt, oilAt, coldAt, settledAt, warmAt, cleanAt, ended]);
   useEffect(() => {
     const awake = () => document.visibilityState === 'visible' && setEnded(timeNow());
     document.addEventListener('visibilitychange', awake);

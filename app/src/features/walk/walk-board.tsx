@@ -1,5 +1,5 @@
 import { unitFor } from '@nazar/core/quantity';
-import { mayHelperAnswer, type Stop } from '@nazar/core/planning';
+import { mayHelperAnswer, type Stop, type VehicleChange } from '@nazar/core/planning';
 import { runningClocks } from '@nazar/core/walking';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Pressable, ScrollView, useWindowDimensions, View } from 'react-native';
@@ -43,6 +43,8 @@ interface WalkBoardProps extends WalkScreenProps {
   readonly walk: Walk;
   readonly personId: string;
 }
+
+const NOTHING: readonly VehicleChange[] = [];
 
 /** One stop at a time: the rig with the way round it, the checks from here, the present one at the thumb. */
 export function WalkBoard(props: WalkBoardProps) {
@@ -324,6 +326,11 @@ export function WalkBoard(props: WalkBoardProps) {
             onOpenStep={onOpenStep}
             onElsewhere={elsewhere}
             onLeaveOut={(reason) => void answer({ outcome: 'not-looked', reason })}
+            offers={live.state.cleanAt === undefined ? (current.check.offers ?? NOTHING) : NOTHING}
+            // Nothing of the kind works with the engine off.
+            onOffer={(change) =>
+              live.state.engine === 'on' ? void live.change(change) : setSheet('start')
+            }
             onPlay={procedure && openCycle}
             onward={
               openHere > 0

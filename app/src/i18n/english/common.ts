@@ -163,6 +163,7 @@ export const common = {
     'platform-down': 'platform down',
     'outriggers-set': 'outriggers set',
     'oil-warm': 'oil warm',
+    'engine-warm': 'engine warm',
     'oil-settled': 'oil settled',
     'area-clear': 'area clear',
     lamp: 'hand lamp',

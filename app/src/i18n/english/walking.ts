@@ -21,6 +21,7 @@ export const walking = {
     'platform-up': 'Stow the platform',
     outriggers: 'Set the outriggers',
     'outriggers-in': 'Bring the outriggers in',
+    'clean-exhaust': 'Begin the parked cleaning of the exhaust',
   },
   changeDone: {
     start: 'It runs',
@@ -43,6 +44,7 @@ export const walking = {
     'platform-up': 'Platform is stowed',
     outriggers: 'Outriggers are set',
     'outriggers-in': 'Outriggers are in',
+    'clean-exhaust': 'It cleans itself',
   },
   changeWhy: {
     start: 'Step by step: brake, neutral, lamps, oil pressure.',
@@ -81,6 +83,16 @@ export const walking = {
       why: 'Oil that has not run back reads too low.',
       yes: 'It has',
     },
+    'engine-warm': {
+      title: 'Is the engine warm?',
+      why: 'Read the gauge of the coolant. The needle has left its stop.',
+      yes: 'It is warm',
+    },
+    'exhaust-clean': {
+      title: 'Is the exhaust clean?',
+      why: 'The engine is not shut off while it cleans itself. The lamp of the after-treatment is out when it has done.',
+      yes: 'The lamp is out',
+    },
     'three-points': {
       title: 'Three points of contact',
       why: 'Face the vehicle, both hands free, never jump down.',
@@ -97,6 +109,8 @@ export const walking = {
     oil: 'Hydraulic oil warms up',
     cold: 'Engine cools down',
     settle: 'Engine oil runs back',
+    warm: 'Engine warms up',
+    clean: 'The exhaust cleans itself',
     notStarted: 'Nothing has started this clock yet.',
     meanwhile: 'Go on elsewhere',
     left: '{{time}} to go',
@@ -105,7 +119,14 @@ export const walking = {
     title: 'Clocks',
     ended: '{{what}}: ready',
     late: '{{what}}: ready for {{count}} min. Checks wait for it.',
-    done: { air: 'Air', oil: 'Warm oil', cold: 'Cold engine', settle: 'Settled oil' },
+    done: {
+      air: 'Air',
+      oil: 'Warm oil',
+      cold: 'Cold engine',
+      settle: 'Settled oil',
+      warm: 'Warm engine',
+      clean: 'Clean exhaust',
+    },
     tell: 'Ring for me',
     tellWhy: 'Ring for me in my pocket when a clock ends',
     denied: 'This phone may not tell you. Allow notifications of this page in the browser.',

@@ -1,9 +1,24 @@
 import { planWalk } from '@nazar/core/planner';
+import { clocksWanted, USUAL_SCHOOL } from '@nazar/core/planning';
 import { makeRig } from '@nazar/core/testing';
 import { toLanes } from './lanes';
 
-const { happenings, totals } = planWalk({ rig: makeRig(), phase: 'pre-trip', circumstances: [] });
-const lanes = toLanes(happenings, totals.seconds, 300);
+const rig = makeRig();
+const plan = planWalk({
+  rig,
+  phase: 'pre-trip',
+  circumstances: [],
+  school: { ...USUAL_SCHOOL, helper: true },
+});
+const { happenings, totals, helped } = plan;
+const request = {
+  happenings,
+  helped,
+  clocks: [...clocksWanted(rig.instances)],
+  end: totals.seconds,
+  freezing: false,
+};
+const lanes = toLanes(request);
 const lane = (id: string) => lanes.find((each) => each.id === id)?.spans ?? [];
 
 it('shows the driver without a gap that is not a hood', () => {
@@ -22,12 +37,29 @@ it('shows how long the engine and the lamps are on', () => {
   }
 });
 
-it('shows the air as a clock that begins when the engine has started', () => {
+it('shows air and warm engine as clocks that begin when the engine has started', () => {
   const start = happenings.find((each) => each.kind === 'change' && each.change === 'start');
-  expect(lane('air')[0].from).toBeCloseTo((start?.at ?? 0) + (start?.seconds ?? 0));
+  const begun = (start?.at ?? 0) + (start?.seconds ?? 0);
+  expect(lane('air')[0]).toMatchObject({ kind: 'wait', from: begun, to: begun + 90 });
+  expect(lane('warm')[0]).toMatchObject({ kind: 'wait', from: begun, to: begun + 300 });
 });
 
-it('leaves out what does not run on this walk', () => {
-  expect(lanes.some(({ id }) => id === 'oil')).toBe(false);
-  expect(toLanes([], 0, 300)).toEqual([]);
+it('shows when a helper is wanted, beside what the driver does then', () => {
+  const seconds = lane('helper').reduce((sum, { from, to }) => sum + to - from, 0);
+  const needed = rig.instances.filter(({ check }) => check.helper === 'needed');
+  expect(needed.length).toBeGreaterThan(0);
+  expect(seconds).toBeCloseTo(needed.reduce((sum, { check }) => sum + check.seconds, 0));
+  for (const { from, to } of lane('helper'))
+    expect(lane('me').some((own) => own.kind === 'check' && own.from <= from && own.to >= to)).toBe(
+      true,
+    );
+});
+
+it('leaves out what does not run, and what nobody waits for', () => {
+  const ids = (more: Partial<typeof request>) =>
+    toLanes({ ...request, ...more }).map(({ id }) => id);
+  expect(ids({})).not.toContain('oil');
+  expect(ids({ helped: [] })).not.toContain('helper');
+  expect(ids({ clocks: ['warm'] })).not.toContain('air');
+  expect(toLanes({ ...request, happenings: [], helped: [] })).toEqual([]);
 });

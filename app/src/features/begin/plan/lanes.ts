@@ -1,4 +1,5 @@
-import type { Happening } from '@nazar/core/planner';
+import type { Happening, Plan } from '@nazar/core/planner';
+import { USUAL_PACE, type Clock } from '@nazar/core/planning';
 
 export interface Span {
   readonly from: number;
@@ -7,12 +8,22 @@ export interface Span {
 }
 
 export interface Lane {
-  readonly id: 'me' | 'engine' | 'air' | 'oil' | 'lamps';
+  readonly id: 'me' | 'helper' | 'engine' | 'lamps' | 'air' | 'oil' | 'warm' | 'settle';
   readonly spans: readonly Span[];
 }
 
-/** What runs beside what: the driver, and every clock that somebody waits for. Seconds. */
-export function toLanes(happenings: readonly Happening[], end: number, oilWarmUp: number): Lane[] {
+interface LaneRequest {
+  readonly happenings: readonly Happening[];
+  readonly helped: Plan['helped'];
+  /** Clocks that somebody waits for. */
+  readonly clocks: readonly Clock[];
+  /** Seconds since the beginning. */
+  readonly end: number;
+  readonly freezing: boolean;
+}
+
+/** What runs beside what: the driver, the helper, and every clock that somebody waits for. Seconds. */
+export function toLanes({ happenings, helped, clocks, end, freezing }: LaneRequest): Lane[] {
   const lasting = (begins: string, ends?: string): Span[] => {
     const spans: Span[] = [];
     let from: number | undefined;
@@ -27,26 +38,25 @@ export function toLanes(happenings: readonly Happening[], end: number, oilWarmUp
     if (from !== undefined) spans.push({ from, to: end, kind: 'change' });
     return spans;
   };
-  const clock = (begins: string, seconds: number): Span[] =>
-    happenings
-      .filter((each) => each.kind === 'change' && each.change === begins)
-      .slice(0, 1)
-      .map(({ at, seconds: own }) => ({
-        from: at + own,
-        to: Math.min(at + own + seconds, end),
-        kind: 'wait',
-      }));
+  const clock = (id: 'air' | 'oil' | 'warm' | 'settle', begins: string, seconds: number): Lane => {
+    const begun = happenings.find((each) => each.kind === 'change' && each.change === begins);
+    if (!begun || !clocks.includes(id)) return { id, spans: [] };
+    const from = begun.at + begun.seconds;
+    return { id, spans: [{ from, to: Math.min(from + seconds, end), kind: 'wait' }] };
+  };
+  const pace = USUAL_PACE;
   const lanes: Lane[] = [
     {
       id: 'me',
       spans: happenings.map(({ kind, at, seconds }) => ({ kind, from: at, to: at + seconds })),
     },
+    { id: 'helper', spans: helped.map((span) => ({ ...span, kind: 'check' })) },
     { id: 'engine', spans: lasting('start', 'shut-down') },
-    { id: 'air', spans: clock('start', AIR) },
-    { id: 'oil', spans: clock('power-take-off', oilWarmUp) },
     { id: 'lamps', spans: lasting('lamps-on') },
+    clock('air', 'start', pace.airBuildUp),
+    clock('warm', 'start', pace.engineWarmUp),
+    clock('oil', 'power-take-off', freezing ? pace.oilWarmUpInFrost : pace.oilWarmUp),
+    clock('settle', 'shut-down', pace.oilSettles),
   ];
   return lanes.filter(({ spans }) => spans.length > 0);
 }
-
-const AIR = 90;

@@ -1,6 +1,6 @@
 import type { Circumstance } from '@nazar/core/catalogue';
 import { formatSi, unitFor } from '@nazar/core/quantity';
-import { followPlan } from '@nazar/core/planning';
+import { followPlan, USUAL_PACE } from '@nazar/core/planning';
 import type { Rig } from '@nazar/core/rig';
 import { useMemo } from 'react';
 import { View } from 'react-native';
@@ -23,8 +23,6 @@ interface PlanSheetProps {
   readonly onWalk: () => void;
   readonly onClose: () => void;
 }
-
-const WARM_UP = { usual: 300, frost: 900 };
 
 /** The walk before it is walked: the way, the time, what runs meanwhile, and what another order would cost. */
 export function PlanSheet(props: PlanSheetProps) {
@@ -106,8 +104,8 @@ export function PlanSheet(props: PlanSheetProps) {
                 ) ? (
                   <Soft>
                     {t('station.frostOil', {
-                      minutes: WARM_UP.frost / 60,
-                      usual: WARM_UP.usual / 60,
+                      minutes: USUAL_PACE.oilWarmUpInFrost / 60,
+                      usual: USUAL_PACE.oilWarmUp / 60,
                     })}
                   </Soft>
                 ) : null}
@@ -120,11 +118,11 @@ export function PlanSheet(props: PlanSheetProps) {
                   </View>
                 ) : null}
                 <TimeLine
-                  lanes={toLanes(
-                    plan.happenings,
-                    plan.totals.seconds,
-                    circumstances.includes('freezing') ? WARM_UP.frost : WARM_UP.usual,
-                  )}
+                  lanes={toLanes({
+                    ...plan,
+                    end: plan.totals.seconds,
+                    freezing: circumstances.includes('freezing'),
+                  })}
                   end={plan.totals.seconds}
                 />
                 {plan.helperless.length > 0 ? (

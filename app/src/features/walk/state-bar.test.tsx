@@ -1,0 +1,73 @@
+import type { VehicleState } from '@nazar/core/walking';
+import { fireEvent, render, screen } from '@testing-library/react';
+import '@/i18n';
+import { timeNow } from '@/state';
+import { StandSheet, StateBar } from './state-bar';
+
+const unknown: VehicleState = {
+  powerTakeOff: false,
+  hood: false,
+  propped: false,
+  platform: false,
+  outriggers: false,
+  airAt: Infinity,
+  oilAt: Infinity,
+  warmAt: Infinity,
+};
+
+const barOf = (state: VehicleState) => {
+  render(<StateBar state={state} onOpen={() => undefined} />);
+  return screen.getByTestId('state-bar').getAttribute('aria-label');
+};
+
+it('guesses nothing that nobody has said', () => {
+  expect(barOf(unknown)).toMatch(/Engine not said, Brake not said, Chocks not said, Air not said/);
+});
+
+it('says how it stands', () => {
+  const state = { ...unknown, engine: 'on', brake: 'set', chocks: true } as const;
+  expect(barOf({ ...state, airAt: timeNow() + 60_000 })).toMatch(
+    /Engine on, Brake set, Chocks in, Air builds/,
+  );
+});
+
+it('has air once its clock has run down', () => {
+  expect(barOf({ ...unknown, airAt: timeNow() - 1 })).toMatch(/Air up/);
+});
+
+describe('what can be done', () => {
+  const show = (state: VehicleState) => {
+    const onChange = jest.fn();
+    render(<StandSheet state={state} onChange={onChange} onClose={() => undefined} />);
+    const names = screen.getAllByRole('button').map(({ textContent }) => textContent);
+    return { onChange, names };
+  };
+
+  it('is both of what nobody has said', () => {
+    const { names } = show(unknown);
+    for (const name of [
+      'Start the engine',
+      'Shut the engine off',
+      'Set the parking brake',
+      'Let the parking brake off',
+      'Set the chocks',
+      'Take the chocks away',
+    ])
+      expect(names).toContain(name);
+  });
+
+  it('is the other of what was said, once', () => {
+    const { names, onChange } = show({
+      ...unknown,
+      engine: 'on',
+      brake: 'set',
+      chocks: true,
+      hood: true,
+    });
+    expect(names).not.toContain('Start the engine');
+    expect(names).not.toContain('Set the chocks');
+    expect(names.filter((name) => name === 'Close and latch the hood')).toHaveLength(1);
+    fireEvent.click(screen.getByRole('button', { name: 'Shut the engine off' }));
+    expect(onChange).toHaveBeenCalledWith('shut-down');
+  });
+});

@@ -1,0 +1,114 @@
+import { instanceOf } from '@nazar/core/testing';
+import { act, render } from '@testing-library/react';
+import type { Walk } from '@/state';
+import type { NewEntry } from '../../state/log';
+import { walkOf } from '../../../testing/walk';
+import { useAnswers } from './use-answers';
+import type { Position } from './use-position';
+
+const mockEntries: NewEntry<'changed' | 'answered' | 'measured' | 'faulted'>[] = [];
+let mockKept = true;
+jest.mock('@/state', () => ({
+  appendEntries: (entries: never[], onKept: () => void = () => undefined) => {
+    if (mockKept) {
+      mockEntries.push(...entries);
+      onKept();
+    }
+    return Promise.resolve(mockKept);
+  },
+  knownDefects: () => [],
+  useReference: () => undefined,
+}));
+
+const moveOn = jest.fn();
+const closeSheet = jest.fn();
+const onFault = jest.fn();
+
+function answersOf(ending: string, walk: Walk = walkOf()) {
+  mockEntries.length = 0;
+  jest.clearAllMocks();
+  const current = instanceOf(walk.rig, ending);
+  let answers: ReturnType<typeof useAnswers> | undefined;
+  function Board() {
+    const position = { current, moveOn } as unknown as Position;
+    // Handed out so that the test can touch it.
+    answers = useAnswers({ walk, personId: 'driver', position, closeSheet, onFault });
+    return null;
+  }
+  render(<Board />);
+  if (!answers) throw new Error('nothing was drawn');
+  return { ...answers, current };
+}
+
+beforeEach(() => {
+  mockKept = true;
+});
+
+const typesOf = () => mockEntries.map(({ type }) => type);
+
+it('writes what the check did to the vehicle before it calls it sound', async () => {
+  const { answer, current } = answersOf('truck.approach.secured');
+  await act(() => answer({ outcome: 'sound' }));
+  const does = current.check.does ?? [];
+  expect(does.length).toBeGreaterThan(0);
+  expect(typesOf()).toEqual([...does.map(() => 'changed'), 'answered']);
+  expect(moveOn).toHaveBeenCalledWith(current.key);
+});
+
+it('does nothing to the vehicle when it could not be looked at', async () => {
+  const { answer } = answersOf('truck.approach.secured');
+  await act(() => answer({ outcome: 'not-looked', reason: 'Snow' }));
+  expect(typesOf()).toEqual(['answered']);
+});
+
+it('stays where it is when an answer is taken back', async () => {
+  const { answer } = answersOf('truck.wheel.nuts/steer-left');
+  await act(() => answer({ outcome: 'cleared' }));
+  expect(moveOn).not.toHaveBeenCalled();
+});
+
+it('moves on for nothing that was not kept', async () => {
+  mockKept = false;
+  const { answer, keepReading } = answersOf('truck.tyre.tread-steer/steer-left');
+  await act(() => answer({ outcome: 'sound' }));
+  await act(() => keepReading({ value: 0.0103, unit: '32nds', typed: '13' }));
+  expect(moveOn).not.toHaveBeenCalled();
+  expect(closeSheet).not.toHaveBeenCalled();
+});
+
+it('stays for the second reading where the first is too close to tell', async () => {
+  const { keepReading } = answersOf('truck.tyre.tread-steer/steer-left');
+  await act(() => keepReading({ value: (4 * 0.0254) / 32, unit: '32nds', typed: '4' }));
+  expect(typesOf()).toEqual(['measured']);
+  expect(closeSheet).not.toHaveBeenCalled();
+});
+
+it('makes a fault of a reading that is out of its limit, at the place where it was measured', async () => {
+  const { keepReading, current } = answersOf('truck.tyre.tread-steer/steer-left');
+  await act(() => keepReading({ value: (1 * 0.0254) / 32, unit: '32nds', typed: '1' }));
+  expect(typesOf()).toEqual(['measured', 'faulted']);
+  expect(mockEntries[1].payload).toMatchObject({
+    key: current.key,
+    spot: { x: current.place?.x, y: current.place?.y },
+  });
+  expect(moveOn).not.toHaveBeenCalled();
+});
+
+it('goes to the fault of a list that is not whole', async () => {
+  const walk = walkOf();
+  const listed = walk.rig.instances.find(({ contents }) => contents !== undefined);
+  if (!listed) return;
+  const { keepCount } = answersOf(listed.key, walk);
+  await act(() => keepCount([], false));
+  expect(onFault).toHaveBeenCalled();
+});
+
+it('marks what was called sound together', async () => {
+  const walk = walkOf();
+  const { soundTogether } = answersOf('truck.wheel.nuts/steer-left', walk);
+  const some = walk.stops[0].instances.slice(0, 3);
+  await act(async () => void (await soundTogether(some)));
+  expect(mockEntries.map(({ payload }) => payload)).toEqual(
+    some.map(({ key }) => ({ key, outcome: 'sound', together: true })),
+  );
+});

@@ -1,0 +1,4 @@
+import { configure } from '@testing-library/react';
+
+// What a screen reader can reach is looked at in a real browser; here it costs seconds for each query.
+configure({ defaultHidden: true });
