@@ -8,6 +8,7 @@ import {
   drawSignature,
   goToCheck,
   makePicture,
+  saving,
   signIn,
   walkOn,
 } from './driver';
@@ -146,6 +147,30 @@ test('pictures of a plan and of what a depot asks', async ({ page, browser }) =>
   await button(page, 'See the plan').click();
   await expect(button(page, 'Walk by this plan')).toBeEnabled();
   await take(page, 'plan');
+  await button(page, 'Walk by this plan').click();
+  await expect(saving(page)).toHaveText('All saved and sent');
+  await button(page, 'Something has changed').click();
+  await button(page, 'Helper').click();
+  const code = await page.getByRole('img', { name: /^[A-Z0-9]{5}$/ }).getAttribute('aria-label');
+  const second = await browser.newContext({
+    viewport: { width: 390, height: 844 },
+    colorScheme: 'dark',
+    serviceWorkers: 'block',
+  });
+  const phone = await second.newPage();
+  await signIn(phone, 'Petra Lunde');
+  await button(phone, 'Help with a walk').click();
+  await phone.getByLabel('Code of the walk').fill(code ?? '');
+  await button(phone, 'Help').click();
+  await expect(page.getByText(/^Petra Lunde helps since/)).toBeVisible();
+  await page.keyboard.press('Escape');
+  await button(page, /^Now: /).click();
+  await button(page, 'Something has changed').click();
+  await page.getByRole('button', { name: /^Lamp walk/ }).click();
+  await button(page, 'Begin').click();
+  await expect(phone.getByText('Asked of you now', { exact: true })).toBeVisible();
+  await take(phone, 'help');
+  await second.close();
   const context = await browser.newContext({
     viewport: { width: 390, height: 844 },
     colorScheme: 'light',

@@ -79,6 +79,17 @@ it('does not shut the engine off while the exhaust cleans itself, until its lamp
   expect(step()).toEqual({ kind: 'do', change: 'shut-down' });
 });
 
+it('closes the hood behind whoever leaves the engine bay, and asks for it no more than once', () => {
+  const log = begun();
+  for (const change of ['shut-down', 'set-brake', 'chocks-in', 'hood-open'] as const)
+    log.add('changed', { change });
+  expect(stepFor(log, 'truck.approach.lean')).toEqual({ kind: 'do', change: 'hood-closed' });
+  expect(stepFor(log, 'oil-level')).not.toEqual({ kind: 'do', change: 'hood-closed' });
+  log.add('changed', { change: 'hood-closed' });
+  expect(stepFor(log, 'truck.approach.lean')).toBeUndefined();
+  expect(stepFor(log, 'oil-level')).toEqual({ kind: 'do', change: 'hood-open' });
+});
+
 it('waits for a warm engine at the heater, or for a gauge that tells it', () => {
   const log = begun();
   log.add('affirmed', { what: 'three-points', zone: instanceOf(rig, 'defroster').zoneKey });

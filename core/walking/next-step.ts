@@ -36,7 +36,7 @@ export interface StepRequest {
 }
 
 /**
- * The next thing before this check, in the order in which it is safe: chocks before anything is let go or reached under,
+ * The next thing before this check, in the order in which it is safe: a hood closed behind one, chocks before anything is let go or reached under,
  * three points before a climb, a cold engine before a cap. Undefined when the check may be made.
  */
 export function nextStep(request: StepRequest): NextStep | undefined {
@@ -45,6 +45,7 @@ export function nextStep(request: StepRequest): NextStep | undefined {
   const want = requirementOf(instance.check);
   const zone = rig.zones.find(({ key }) => key === instance.zoneKey);
   return (
+    leftOpen(zone, state) ??
     gate(zone, inspection, rig) ??
     (instance.check.guide === 'engine-start' ? started(state) : undefined) ??
     stance(want, zone, state, now) ??
@@ -67,6 +68,13 @@ function withDoing({ check }: CheckInstance, state: VehicleState): VehicleState 
     brake: state.brake ?? (does.has('set-brake') ? 'set' : undefined),
     chocks: state.chocks ?? (does.has('chocks-in') ? true : undefined),
   };
+}
+
+/** Whoever leaves the engine bay closes it, before climbing anywhere. */
+function leftOpen(zone: RigZone | undefined, { hood }: VehicleState): NextStep | undefined {
+  return hood && zone && zone.round !== 'engine-bay'
+    ? { kind: 'do', change: 'hood-closed' }
+    : undefined;
 }
 
 /** Up where one climbs: said at each climb, not at each check. */

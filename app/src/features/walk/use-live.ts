@@ -57,27 +57,32 @@ export function useLive(walk: Walk, personId: string): Live {
   return { state, tags, forbidden, wanted, stepOf, tell, change };
 }
 
-/** The present moment, anew whenever a clock ends. */
+/** How often it is asked whether a clock has ended, milliseconds. */
+const OFTEN = 500;
+
+/**
+ * The present moment, anew whenever a clock ends, and when the clock of the phone was put right or back: it is asked again and
+ * again, never reckoned ahead.
+ */
 function useClockEnds(state: VehicleState): number {
   const [ended, setEnded] = useState(() => timeNow());
   const { airAt, oilAt, coldAt = 0, settledAt = 0, warmAt, cleanAt = 0 } = state;
   useEffect(() => {
-    const now = timeNow();
-    // One that has ended by a word since is seen at once.
-    const dues = [airAt, oilAt, coldAt, settledAt, warmAt, cleanAt].filter(
-      (due) => due > ended && due < Infinity,
-    );
-    const later = setTimeout(
-      () => setEnded(timeNow()),
-      // A phone that slept is asked again soon after it wakes.
-      Math.min(30_000, Math.max(0, Math.min(...dues, now + 30_000) - now) + 50),
-    );
-    return () => clearTimeout(later);
+    const open = [airAt, oilAt, coldAt, settledAt, warmAt, cleanAt].filter((due) => due > ended);
+    const look = () => {
+      const now = timeNow();
+      if (now < ended || open.some((due) => due <= now)) setEnded(now);
+    };
+    // One that has ended by a word is seen at once.
+    const soon = setTimeout(look, 0);
+    const again = setInterval(look, OFTEN);
+    // A phone that slept sees it as it wakes.
+    document.addEventListener('visibilitychange', look);
+    return () => {
+      clearTimeout(soon);
+      clearInterval(again);
+      document.removeEventListener('visibilitychange', look);
+    };
   }, [airAt, oilAt, coldAt, settledAt, warmAt, cleanAt, ended]);
-  useEffect(() => {
-    const awake = () => document.visibilityState === 'visible' && setEnded(timeNow());
-    document.addEventListener('visibilitychange', awake);
-    return () => document.removeEventListener('visibilitychange', awake);
-  }, []);
   return ended;
 }

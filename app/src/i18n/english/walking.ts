@@ -58,6 +58,7 @@ export const walking = {
     'chocks-out': 'The next test rolls.',
     'power-take-off': 'Clutch or idle as the manual says. Nobody near a shaft.',
     'hood-open': 'See that its stay holds.',
+    'hood-closed': 'You leave the engine bay. Open, it hides the road and falls on hands.',
     prop: 'Nobody under a raised body that is not propped.',
     'platform-down': 'Nobody under it, nobody beside it.',
     outriggers: 'On firm ground, with pads.',
