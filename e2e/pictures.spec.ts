@@ -52,6 +52,7 @@ test('pictures of a walk', async ({ page }) => {
   await take(page, 'fault');
   await button(page, 'Keep the fault').click();
   await walkOn(page, 'Trailer coupling and drawbar');
+  await page.getByRole('button', { name: /^(DANGER|WARNING|CAUTION)\. / }).click();
   await goToCheck(page, /Pull the safety chain.*left/);
   await take(page, 'walk');
   await walkOn(page);
