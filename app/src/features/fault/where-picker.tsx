@@ -1,9 +1,11 @@
+import { formatSi, unitFor } from '@nazar/core/quantity';
 import type { Rig } from '@nazar/core/rig';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { Button, Soft } from '@/design';
 import { RigDrawing } from '@/drawing';
 import { useWords } from '@/i18n';
+import { useHabit } from '@/state';
 
 interface WherePickerProps {
   readonly rig: Rig;
@@ -18,6 +20,7 @@ const STEP = 0.25;
 /** The unit alone, large; a touch marks the place. The arrows move it without aiming. */
 export function WherePicker({ rig, unitId, spot, onChange }: WherePickerProps) {
   const t = useWords();
+  const habit = useHabit();
   const alone = useMemo((): Rig | undefined => {
     const placed = rig.units.find(({ unit }) => unit.id === unitId);
     if (!placed) return undefined;
@@ -46,16 +49,36 @@ export function WherePicker({ rig, unitId, spot, onChange }: WherePickerProps) {
         <Soft aria-live="polite">
           {t('fault.wherePlace', {
             place: alone.units[0].unit.number,
-            x: spot.x.toFixed(1),
+            x: formatSi(spot.x, unitFor('length', habit), 1),
             side: t(`fault.${side}`),
           })}
         </Soft>
       ) : null}
       <View className="flex-row justify-center gap-2">
-        <Button title="←" label="←" className="flex-1" onPress={() => move(-STEP, 0)} />
-        <Button title="↑" label="↑" className="flex-1" onPress={() => move(0, -STEP)} />
-        <Button title="↓" label="↓" className="flex-1" onPress={() => move(0, STEP)} />
-        <Button title="→" label="→" className="flex-1" onPress={() => move(STEP, 0)} />
+        <Button
+          title="←"
+          label={t('fault.move.front')}
+          className="flex-1"
+          onPress={() => move(-STEP, 0)}
+        />
+        <Button
+          title="↑"
+          label={t('fault.move.left')}
+          className="flex-1"
+          onPress={() => move(0, -STEP)}
+        />
+        <Button
+          title="↓"
+          label={t('fault.move.right')}
+          className="flex-1"
+          onPress={() => move(0, STEP)}
+        />
+        <Button
+          title="→"
+          label={t('fault.move.rear')}
+          className="flex-1"
+          onPress={() => move(STEP, 0)}
+        />
       </View>
     </View>
   );
