@@ -62,7 +62,7 @@ test('from sign-in to a sealed report, a repair, and the next driver', async ({
     await goToCheck(page, /Look at every nut/);
     await button(page, 'Fault').click();
     await button(page, 'Rust streak or shiny mark, nuts tight').click();
-    await expect(page.getByText('218, 1.3 m from the front, driver side')).toBeVisible();
+    await expect(page.getByText('218, 4.1 ft from the front, driver side')).toBeVisible();
     await page.getByTestId('photo-input').setInputFiles({
       name: 'nuts.jpg',
       mimeType: 'image/jpeg',
