@@ -74,7 +74,8 @@ export function digestOf(paths) {
       return;
     }
     for (const entry of entries.sort((a, b) => (a.name < b.name ? -1 : 1))) {
-      if (['node_modules', 'dist', '.expo'].includes(entry.name)) continue;
+      // The last is written by the build itself.
+      if (['node_modules', 'dist', '.expo', 'nativewind-env.d.ts'].includes(entry.name)) continue;
       if (/\.test\.tsx?$/.test(entry.name)) continue;
       if (entry.isDirectory()) walk(join(path, entry.name));
       else hash.update(join(path, entry.name)).update(readFileSync(join(full, entry.name)));
