@@ -40,23 +40,26 @@ export function Clocks({ state, wanted }: ClocksProps) {
       testID="clocks"
       role="region"
       aria-label={t('clock.title')}
-      className="flex-row flex-wrap items-center gap-x-4 border-t border-line bg-raised px-4 py-1"
+      className="flex-row items-center border-t border-line bg-raised px-4 py-1"
     >
-      {clocks.map(({ clock, left, late, due: at }) => (
-        <View key={clock} className="flex-row items-center gap-2">
-          <Body className={late ? 'font-thick' : ''}>
-            {late
-              ? t('clock.late', {
-                  what: t(`clock.done.${clock}`),
-                  count: Math.floor((now - at) / 60_000),
-                })
-              : left > 0
-                ? t(`wait.${clock}`)
-                : t('clock.ended', { what: t(`clock.done.${clock}`) })}
-          </Body>
-          {left > 0 ? <Figure className="text-2xl">{formatLeft(left)}</Figure> : null}
-        </View>
-      ))}
+      <View className="min-w-0 flex-1 flex-row flex-wrap items-center gap-x-4">
+        {clocks.map(({ clock, left, late, due: at }) => (
+          <View key={clock} className="flex-row items-center gap-2">
+            <Body className={late ? 'font-thick' : ''}>
+              {late
+                ? t('clock.late', {
+                    what: t(`clock.done.${clock}`),
+                    count: Math.floor((now - at) / 60_000),
+                  })
+                : left > 0
+                  ? t(`wait.${clock}`)
+                  : t('clock.ended', { what: t(`clock.done.${clock}`) })}
+            </Body>
+            {left > 0 ? <Figure className="text-2xl">{formatLeft(left)}</Figure> : null}
+          </View>
+        ))}
+        {telling === 'no' ? <Body>{t('clock.denied')}</Body> : null}
+      </View>
       {runs && telling === 'ask' ? (
         <Button
           look="quiet"
@@ -65,7 +68,6 @@ export function Clocks({ state, wanted }: ClocksProps) {
           onPress={() => void askToTell().then(setTelling)}
         />
       ) : null}
-      {telling === 'no' ? <Body>{t('clock.denied')}</Body> : null}
       <View className="sr-only" aria-live="polite">
         {due
           .split('|')

@@ -95,6 +95,13 @@ export function Dock(props: DockProps) {
         {check.cautions.map((caution) => (
           <SignalWords key={caution.words} caution={caution} />
         ))}
+        {props.offers.map((change) => (
+          <Button
+            key={change}
+            title={t(`change.${change}`)}
+            onPress={() => props.onOffer(change)}
+          />
+        ))}
         <Soft>
           {[t(`method.${check.method}`), needs && t('walk.needs', { needs }), helper, check.why]
             .filter(Boolean)
@@ -110,13 +117,6 @@ export function Dock(props: DockProps) {
             onPress={props.asks.ask}
           />
         ) : null}
-        {props.offers.map((change) => (
-          <Button
-            key={change}
-            title={t(`change.${change}`)}
-            onPress={() => props.onOffer(change)}
-          />
-        ))}
         {check.source ? <Soft>{t('walk.source', { source: check.source })}</Soft> : null}
       </ScrollView>
       <View className="gap-2 px-4 pb-4 pt-2">
