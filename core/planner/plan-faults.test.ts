@@ -1,6 +1,6 @@
 import { catalogue } from '../catalogue';
 import { composeRig, type Unit } from '../rig';
-import { trailer, truck } from '../testing';
+import { idling, trailer, truck } from '../testing';
 import { requirementOf, USUAL_PACE, type School, type VehicleChange } from '../planning';
 import { findPlanFaults, planWalk, type Happening, type Outset, type Plan } from '.';
 
@@ -125,26 +125,10 @@ it('sees a cold engine that is not cold any more', () => {
 });
 
 it('sees an engine that is shut off while the exhaust is cleaned', () => {
-  const now = {
-    key: true,
-    lamps: false,
-    released: false,
-    chocks: true,
-    powerTakeOff: false,
-    propped: false,
-    platform: false,
-    outriggers: false,
-    hood: false,
-    airIn: 0,
-    oilIn: Infinity,
-    coldIn: Infinity,
-    settledIn: Infinity,
-    warmIn: 0,
-  };
   const request = { rig, phase: 'pre-trip', circumstances: [], running: true } as const;
-  const early = planWalk({ ...request, now: { ...now, cleanIn: 0 } });
+  const early = planWalk({ ...request, now: idling });
   const judged = (cleanIn: number) =>
-    findPlanFaults(early, rig, { ...cold, running: true, now: { ...now, cleanIn } });
+    findPlanFaults(early, rig, { ...cold, running: true, now: { ...idling, cleanIn } });
   expect(judged(0)).toEqual([]);
   expect(judged(1e6)).toContain('the engine is shut down while the exhaust is cleaned');
 });

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { PHASES, type Circumstance } from '../catalogue';
 import type { Rig } from '../rig';
-import { rigNames, rigOf } from '../testing';
+import { idling, rigNames, rigOf } from '../testing';
 import {
   DIRECTIONS,
   ENGINE_TIMINGS,
@@ -252,25 +252,8 @@ describe('what changes a plan', () => {
   });
 
   it('is an exhaust that cleans itself: the engine is not shut off under it', () => {
-    const now: StandingNow = {
-      key: true,
-      lamps: false,
-      released: false,
-      chocks: true,
-      powerTakeOff: false,
-      propped: false,
-      platform: false,
-      outriggers: false,
-      hood: false,
-      airIn: 0,
-      oilIn: Infinity,
-      coldIn: Infinity,
-      settledIn: Infinity,
-      warmIn: 0,
-      cleanIn: 1200,
-    };
     const off = (cleanIn: number) =>
-      plan({ running: true, now: { ...now, cleanIn } }).happenings.find(
+      plan({ running: true, now: { ...idling, cleanIn } }).happenings.find(
         (each) => each.kind === 'change' && each.change === 'shut-down',
       )?.at ?? Infinity;
     expect(off(0)).toBeLessThan(1200);

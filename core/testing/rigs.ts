@@ -1,4 +1,5 @@
 import { catalogue, type Circumstance, type Phase } from '../catalogue';
+import type { StandingNow } from '../planner';
 import { composeRig, type Rig, type Unit } from '../rig';
 import { trailer, truck } from './halvern';
 
@@ -44,3 +45,22 @@ export const rigOf = (
   phase: Phase = 'pre-trip',
   circumstances: readonly Circumstance[] = [],
 ): Rig => composeRig({ units: RIGS[name], phase, circumstances, catalogue });
+
+/** A vehicle in the middle of a walk: warm, idling, chocks in, nothing raised. */
+export const idling: StandingNow = {
+  key: true,
+  lamps: false,
+  released: false,
+  chocks: true,
+  powerTakeOff: false,
+  propped: false,
+  platform: false,
+  outriggers: false,
+  hood: false,
+  airIn: 0,
+  oilIn: Infinity,
+  coldIn: Infinity,
+  settledIn: Infinity,
+  warmIn: 0,
+  cleanIn: 0,
+};

@@ -1,4 +1,5 @@
-import { instanceOf } from '@nazar/core/testing';
+import { LIST_SHORT } from '@nazar/core/catalogue';
+import { instanceOf, rigOf } from '@nazar/core/testing';
 import { act, render } from '@testing-library/react';
 import type { Walk } from '@/state';
 import type { NewEntry } from '../../state/log';
@@ -94,13 +95,27 @@ it('makes a fault of a reading that is out of its limit, at the place where it w
   expect(moveOn).not.toHaveBeenCalled();
 });
 
-it('goes to the fault of a list that is not whole', async () => {
-  const walk = walkOf();
-  const listed = walk.rig.instances.find(({ contents }) => contents !== undefined);
-  if (!listed) return;
-  const { keepCount } = answersOf(listed.key, walk);
-  await act(() => keepCount([], false));
-  expect(onFault).toHaveBeenCalled();
+describe('of a list', () => {
+  const plow = walkOf(undefined, rigOf('plow truck'));
+  const listed = plow.rig.instances.find(({ contents }) => contents !== undefined);
+  if (!listed) throw new Error('nothing is counted on a plow truck');
+  const items = [{ id: 'shear-bolts', found: 1 }];
+
+  it('keeps the count and goes to the fault where it is not whole', async () => {
+    const { keepCount } = answersOf(listed.key, plow);
+    await act(() => keepCount(items, false));
+    expect(typesOf()).toEqual(['counted']);
+    expect(onFault).toHaveBeenCalledWith(listed.key, LIST_SHORT);
+    expect(moveOn).not.toHaveBeenCalled();
+  });
+
+  it('calls it sound where it is', async () => {
+    const { keepCount } = answersOf(listed.key, plow);
+    await act(() => keepCount(items, true));
+    expect(typesOf()).toEqual(['counted', 'answered']);
+    expect(onFault).not.toHaveBeenCalled();
+    expect(moveOn).toHaveBeenCalledWith(listed.key);
+  });
 });
 
 it('marks what was called sound together', async () => {
