@@ -7,6 +7,8 @@ import parser from '@typescript-eslint/parser';
 
 const CORE = [
   'quantity',
+  'vehicle',
+  'judge',
   'catalogue',
   'house',
   'rig',
@@ -25,27 +27,41 @@ const CORE = [
   'practice',
   'walking',
   'simulate',
+  'standing',
 ];
 
 /** Each room of the core with the rooms that it may lean on. */
 const LEANS_ON = {
   quantity: [],
-  catalogue: ['quantity'],
+  vehicle: [],
+  catalogue: ['quantity', 'vehicle'],
   house: ['quantity', 'catalogue'],
-  rig: ['quantity', 'catalogue', 'house'],
-  planning: ['quantity', 'catalogue', 'rig'],
-  planner: ['quantity', 'catalogue', 'rig', 'planning'],
+  rig: ['quantity', 'vehicle', 'catalogue', 'house'],
+  planning: ['quantity', 'vehicle', 'catalogue', 'rig'],
+  planner: ['quantity', 'vehicle', 'catalogue', 'rig', 'planning'],
+  // A second telling of what may never be: it reads neither the table nor anything that obeys it.
+  judge: ['catalogue', 'rig'],
   procedure: ['quantity', 'catalogue', 'rig'],
   measure: ['quantity', 'catalogue', 'rig'],
   grading: ['quantity', 'catalogue', 'rig', 'measure', 'planning'],
-  inspection: ['quantity', 'catalogue', 'rig', 'measure', 'planning', 'grading'],
+  inspection: ['quantity', 'vehicle', 'catalogue', 'rig', 'measure', 'planning', 'grading'],
   repair: ['quantity', 'catalogue', 'rig', 'measure', 'grading', 'inspection'],
   report: ['quantity', 'catalogue', 'rig', 'measure', 'grading', 'inspection', 'repair'],
   trend: ['quantity', 'catalogue', 'rig', 'measure', 'grading', 'inspection'],
   seal: ['report'],
   simulate: ['catalogue'],
-  validation: ['quantity', 'catalogue', 'house', 'planning', 'grading', 'inspection'],
-  walking: ['quantity', 'catalogue', 'rig', 'planning', 'planner', 'grading', 'inspection'],
+  standing: ['catalogue', 'house', 'rig', 'grading', 'inspection', 'repair'],
+  validation: ['quantity', 'vehicle', 'catalogue', 'house', 'planning', 'grading', 'inspection'],
+  walking: [
+    'quantity',
+    'vehicle',
+    'catalogue',
+    'rig',
+    'planning',
+    'planner',
+    'grading',
+    'inspection',
+  ],
 };
 
 const FEATURES = [

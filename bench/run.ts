@@ -1,4 +1,6 @@
 import { benchApp } from './app';
+import { benchHostile } from './hostile';
+import { benchJudging } from './judging';
 import { benchPlanning } from './planning';
 import { benchRigs } from './rigs';
 import { benchServer } from './server';
@@ -6,8 +8,11 @@ import { benchServer } from './server';
 async function main(): Promise<void> {
   const only = process.argv.slice(2);
   if (only.length === 0 || only.includes('rigs')) await benchRigs();
+  if (only.length === 0 || only.includes('judging')) benchJudging();
   if (only.length === 0 || only.includes('planning')) await benchPlanning();
   if (only.length === 0 || only.includes('server')) await benchServer();
+  if (only.length === 0 || only.includes('hostile'))
+    await benchHostile(only.includes('hostile') ? 100_000 : 5_000);
   if (only.length === 0 || only.includes('app')) await benchApp();
 }
 

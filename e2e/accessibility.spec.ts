@@ -7,6 +7,8 @@ import {
   button,
   drawSignature,
   goToCheck,
+  goToCheckAt,
+  sayConditions,
   signIn,
   walkOn,
 } from './driver';
@@ -164,13 +166,12 @@ test('axe finds nothing where a rig is built and a cycle played', async ({ page 
   await expect(button(page, 'Walk by this plan')).toBeVisible();
   await look(page, 'plan');
   await page.keyboard.press('Escape');
+  await sayConditions(page);
   await button(page, 'Begin the walk').click();
-  await button(page, 'All stops').click();
-  await page.getByRole('button', { name: /Plow controls/ }).click();
-  await goToCheck(page, /Run the plow/);
+  await goToCheckAt(page, /Plow controls/, /Run the plow/);
   await expect(page.getByTestId('turn')).toBeVisible();
   await look(page, 'changed plan');
-  await button(page, 'Play the cycle').click();
+  await button(page, 'Step through the test').click();
   await look(page, 'cycle');
   await button(page, 'Zone is clear, begin').click();
   await button(page, 'Yes').click();

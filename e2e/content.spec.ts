@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { address, button, signIn } from './driver';
+import { address, button, sayConditions, signIn } from './driver';
 
 test('a supervisor adds a check and switches one off; the next walk asks by it', async ({
   page,
@@ -46,6 +46,7 @@ test('a supervisor adds a check and switches one off; the next walk asks by it',
     const bus = units.find(({ moduleId }: { moduleId: string }) => moduleId === 'school-bus');
     const rig = rigs.find(({ unitIds }: { unitIds: string[] }) => unitIds[0] === bus.id);
     await phone.goto(address(`/begin?rig=${rig.id}&phase=pre-trip`));
+    await sayConditions(phone);
     await button(phone, 'Begin the walk').click();
     await button(phone, 'All stops').click();
     await phone

@@ -52,6 +52,7 @@ test('the app opens and a whole walk is made without a network, and arrives on r
     await again.goto(address('/'));
     await button(again, 'Go on with the walk').click();
     await expect(again).toHaveURL(walk);
+    await goToCheck(again, /fuel tank/);
     expect(await currentCheck(again)).toBe('Look at fuel tank, straps and cap');
     await button(again, 'Go on with the fault').click();
     await expect(again.getByLabel('Note')).toHaveValue('Below the strap');

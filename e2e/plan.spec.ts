@@ -24,7 +24,10 @@ test('a plow truck in the dark at twelve below: planned, walked with a helper, c
   const { rigs } = await (await page.context().request.get(address('/api/reference'))).json();
   const rig = rigs.find(({ title }: { title: string }) => title.startsWith('226'));
   await page.goto(address(`/begin?rig=${rig.id}&phase=pre-trip`));
+  await expect(button(page, 'Begin the walk')).toBeDisabled();
+  await expect(page.getByText(/^Say first: daylight or dark, dry or wet/)).toBeVisible();
   await button(page, 'Dark').click();
+  await button(page, 'Dry').click();
   await page.getByLabel(/^Temperature/).fill('10');
   await button(page, 'See the plan').click();
   const sum = page.getByRole('heading', { name: /min, .* on foot/ }).last();
@@ -139,7 +142,6 @@ test('a plow truck in the dark at twelve below: planned, walked with a helper, c
     await button(page, 'Start the engine').click();
     await startEngine(page);
     await expect(page.getByTestId('turn')).toContainText('The engine runs early.');
-    await expect(page.getByTestId('turn')).toContainText(/\d+ stops? ha(s|ve) moved/);
     await button(page, /^Now: /).click();
     await expect(page.getByTestId('clocks')).toContainText('Air builds up');
     // In the pocket for two minutes: the clock has run on, and the phone knows it.

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { expect, type Page } from '@playwright/test';
 import type { Job } from '@nazar/core/inspection';
 import { UNREAD_STATUSES } from '@nazar/core/repair';
+import type { VehicleChange } from '@nazar/core/vehicle';
 import { faultOf, instanceOf, makeRig, signature, walkSound } from '@nazar/core/testing';
 import { address } from './driver';
 
@@ -19,6 +20,8 @@ interface SentWalk {
   readonly forJob?: boolean;
   /** Every repair on the rig is acknowledged. */
   readonly reads?: boolean;
+  /** What the driver found to stand otherwise on the first unit, and left so. */
+  readonly found?: readonly VehicleChange[];
 }
 
 /**
@@ -28,7 +31,7 @@ interface SentWalk {
 export async function sendWalk(
   page: Page,
   rigTitle: RegExp,
-  { faults = [], forJob = false, reads = false }: SentWalk = {},
+  { faults = [], forJob = false, reads = false, found = [] }: SentWalk = {},
 ): Promise<string> {
   const { request } = page.context();
   const reference = await (await request.get(address('/api/reference'))).json();
@@ -49,6 +52,7 @@ export async function sendWalk(
       if (UNREAD_STATUSES.includes(status)) log.add('acknowledged', { defectId: id });
   for (const { on, symptom } of faults)
     log.add('faulted', faultOf(instanceOf(rig, on), symptom, { defectId: randomUUID() }));
+  for (const change of found) log.add('changed', { change, unitId: usual.unitIds[0], found: true });
   log.add('signed', { signature: { ...signature, name: person.name }, headline: 'limits' });
   const inspectionId = randomUUID();
   const deviceId = randomUUID();

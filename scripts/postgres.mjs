@@ -85,14 +85,18 @@ export async function startCluster({ folder, settings = {} }) {
 function choosePlace(folder) {
   const wanted = resolve(folder);
   const pointer = `${wanted}.place`;
-  if (existsSync(pointer)) return readFileSync(pointer, 'utf8').trim();
+  if (existsSync(pointer)) {
+    const [place, of] = readFileSync(pointer, 'utf8').trim().split('\n');
+    // A folder that was copied has the pointer of the first one, and not its database.
+    if (of === undefined || of === wanted) return place;
+  }
   const place = isPassable(dirname(wanted))
     ? wanted
     : join(tmpdir(), `nazar-${randomBytes(6).toString('hex')}`);
   mkdirSync(dirname(wanted), { recursive: true });
   mkdirSync(place, { recursive: true, mode: 0o700 });
   if (isRoot) chownSync(place, ...postgresIds());
-  writeFileSync(pointer, place);
+  writeFileSync(pointer, `${place}\n${wanted}\n`);
   return place;
 }
 

@@ -4,6 +4,7 @@ import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { freePort, startCluster } from './postgres.mjs';
 import { say } from './say.mjs';
+import { supervise } from './supervise.mjs';
 
 const ROOT = join(import.meta.dirname, '..');
 const OWN = join(ROOT, '.nazar');
@@ -87,42 +88,49 @@ async function main() {
   const { buildApp } = await import('./build.mjs');
   const appFolder = await buildApp();
   const port = await freePort(Number(process.env.PORT ?? 4600));
-  const server = spawn(process.execPath, [...TSX, 'server/main.ts'], {
-    cwd: ROOT,
-    env: {
-      LOG_LEVEL: 'warn',
-      NODE_ENV: 'production',
-      ...process.env,
-      ...env,
-      PORT: String(port),
-      APP_FOLDER: appFolder,
-    },
-    stdio: ['ignore', 'pipe', 'inherit'],
-    // Ctrl-C reaches the whole group; the server is told by this process alone.
-    detached: true,
-  });
-  const ended = new Promise((done) => server.on('close', done));
+  let told = false;
+  const startServer = () => {
+    const server = spawn(process.execPath, [...TSX, 'server/main.ts'], {
+      cwd: ROOT,
+      env: {
+        LOG_LEVEL: 'warn',
+        NODE_ENV: 'production',
+        ...process.env,
+        ...env,
+        PORT: String(port),
+        APP_FOLDER: appFolder,
+      },
+      stdio: ['ignore', 'pipe', 'inherit'],
+      // Ctrl-C reaches the whole group; the server is told by this process alone.
+      detached: true,
+    });
+    server.stdout.on('data', (chunk) => {
+      const text = String(chunk);
+      if (!text.includes('listening')) {
+        process.stdout.write(text);
+        return;
+      }
+      writeFileSync(join(OWN, 'address'), `http://127.0.0.1:${port}`);
+      // Started again it is where it was.
+      if (told) return;
+      told = true;
+      say(`Nazar runs at http://127.0.0.1:${port}`);
+      process.stdout.write('\n  Demo sign-ins\n');
+      for (const { name, role, pin } of people)
+        process.stdout.write(`    ${name.padEnd(14)} ${role.padEnd(11)} PIN ${pin}\n`);
+      process.stdout.write('\n  Ctrl-C stops it.  npm start -- --reset builds the demo anew.\n');
+    });
+    return server;
+  };
+  const { ended, stop: stopServer } = supervise(startServer, say);
   onSignal = () => {
     say('stopping');
-    onSignal = () => server.kill('SIGKILL');
-    server.kill('SIGTERM');
+    onSignal = () => stopServer('SIGKILL');
+    stopServer('SIGTERM');
   };
-  server.stdout.on('data', (chunk) => {
-    const text = String(chunk);
-    if (!text.includes('listening')) {
-      process.stdout.write(text);
-      return;
-    }
-    writeFileSync(join(OWN, 'address'), `http://127.0.0.1:${port}`);
-    say(`Nazar runs at http://127.0.0.1:${port}`);
-    process.stdout.write('\n  Demo sign-ins\n');
-    for (const { name, role, pin } of people)
-      process.stdout.write(`    ${name.padEnd(14)} ${role.padEnd(11)} PIN ${pin}\n`);
-    process.stdout.write('\n  Ctrl-C stops it.  npm start -- --reset builds the demo anew.\n');
-  });
   const code = await ended;
   stopAll();
-  process.exit(code ?? 0);
+  process.exit(code);
 }
 
 if (process.argv[1] === import.meta.filename)

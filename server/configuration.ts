@@ -10,6 +10,10 @@ export interface Configuration {
   readonly sessionHours: number;
   readonly secureCookies: boolean;
   readonly logLevel: string;
+  /** How far the clock of a device may be ahead of the server's, minutes. */
+  readonly clockAheadMinutes?: number;
+  /** Proxies whose word on the address of a caller counts, as Express takes them; nobody's where nothing is said. */
+  readonly trustedProxies?: string;
 }
 
 /** @throws {Error} naming the variable that is missing. */
@@ -23,6 +27,8 @@ export function readConfiguration(env: NodeJS.ProcessEnv): Configuration {
     sessionHours: Number(env.SESSION_HOURS ?? 14),
     secureCookies: env.SECURE_COOKIES === 'true',
     logLevel: env.LOG_LEVEL ?? 'info',
+    trustedProxies: env.TRUSTED_PROXIES,
+    clockAheadMinutes: Number(env.CLOCK_AHEAD_MINUTES ?? 10),
   };
 }
 

@@ -3,12 +3,12 @@ import { createServer } from 'node:http';
 import { dirname, join } from 'node:path';
 import { catalogue } from '@nazar/core/catalogue';
 import type { Knex } from 'knex';
+import { pino } from 'pino';
 import { readConfiguration, type Configuration } from './configuration';
 import { createApp } from './http/app';
 import { openSealKey } from './report/seal-key';
-import { forgetOldCounters } from './store/rate-counters';
-import { runRetention } from './jobs/retention';
-import { sealAllPending } from './report/seal-pending';
+import { ownJobs } from './jobs/jobs';
+import { makeScheduler } from './jobs/scheduler';
 import { keepCatalogueVersion } from './store/catalogue-versions';
 import { connectServing } from './store/connection';
 import { listSealKeys, rememberSealKey } from './store/reports';
@@ -21,18 +21,19 @@ async function main(): Promise<void> {
   await keepCatalogueVersion(db, catalogue);
   await rememberSealKey(db, key.publicKey);
   await publishKeys(db, configuration);
-  await sealAllPending(db, key, new Date());
-  const server = createServer(createApp({ db, key, configuration }));
+  const logger = pino({ level: configuration.logLevel });
+  const scheduler = makeScheduler({
+    jobs: ownJobs(db, key),
+    now: () => new Date(),
+    log: {
+      info: (words) => logger.info(words),
+      error: (details, words) => logger.error(details, words),
+    },
+  });
+  const server = createServer(createApp({ db, key, configuration, jobs: scheduler.states }));
   // Longer than a phone or proxy keeps an idle connection, so that no request is sent into one being closed.
   server.keepAliveTimeout = 75_000;
-  // A walk that was stored but not sealed (a crash in between) is sealed within a minute.
-  const sweep = setInterval(() => {
-    sealAllPending(db, key, new Date()).catch(() => undefined);
-    forgetOldCounters(db).catch(() => undefined);
-  }, 60_000);
-  const retain = () => runRetention(db, new Date()).catch(() => undefined);
-  void retain();
-  const retention = setInterval(() => void retain(), 3_600_000);
+  await scheduler.start();
   server.listen(configuration.port, configuration.host, () => {
     process.stdout.write(`listening on http://${configuration.host}:${configuration.port}\n`);
   });
@@ -42,8 +43,7 @@ async function main(): Promise<void> {
     stop();
   });
   const stop = () => {
-    clearInterval(sweep);
-    clearInterval(retention);
+    scheduler.stop();
     server.closeIdleConnections();
     server.close(() => void db.destroy());
     setTimeout(() => server.closeAllConnections(), 2000).unref();

@@ -26,6 +26,13 @@ function main(args: readonly string[]): number {
     process.stdout.write(`${file} cannot be read. Look at its name and place.\n`);
     return 2;
   }
+  // A file of keys that was named must be there: without it a stranger's seal would pass.
+  if (at >= 0 && (keysFile === undefined || !existsSync(keysFile))) {
+    process.stdout.write(
+      `The keys ${keysFile ?? ''} are not there. Look at the name and place of the file.\n`,
+    );
+    return 2;
+  }
   const result = verifyReport(text, readKeys(keysFile));
   process.stdout.write(`${describe(file, result)}\n`);
   return { intact: 0, changed: 1, 'unknown-key': 1, unreadable: 2 }[result.outcome];

@@ -1,7 +1,8 @@
-import { policiesFor } from '@nazar/core/grading';
-import { assess, fold } from '@nazar/core/inspection';
+import { catalogue } from '@nazar/core/catalogue';
+import { fold } from '@nazar/core/inspection';
 import { orderWalk } from '@nazar/core/planning';
 import type { Rig } from '@nazar/core/rig';
+import { standOf } from '@nazar/core/standing';
 import { begunOf, makeLog, makeRig, walkId } from '@nazar/core/testing';
 import type { Walk } from '@/state';
 
@@ -14,17 +15,22 @@ export function walkOf(
   log.add('begun', begunOf(rig));
   fill(log, rig);
   const inspection = fold(walkId, log.events);
-  const policiesOf = () => policiesFor(['two-step']);
-  const request = { inspection, rig, policiesOf, known: [], unread: [] };
-  return {
+  const standing = standOf(
     inspection,
+    {
+      catalogue,
+      units: rig.units.map(({ unit }) => unit),
+      choice: { usual: 'two-step', byClass: {} },
+      own: [],
+      defects: [],
+    },
     rig,
+  );
+  return {
+    ...standing,
     stops: orderWalk(rig),
     stale: false,
     plan: null,
     way: undefined,
-    assessment: assess(request),
-    request,
-    policiesOf,
   };
 }

@@ -1,3 +1,7 @@
+import { PEDAL_NEEDS, STATE_NEED_NAMES, type PedalNeed, type StateNeed } from '../vehicle';
+
+export { VEHICLE_CHANGES, type VehicleChange } from '../vehicle';
+
 /** What a rig may be used for. */
 export const CAPABILITIES = [
   'road',
@@ -58,25 +62,9 @@ export const METHODS = [
 ] as const;
 export type Method = (typeof METHODS)[number];
 
-/** What must be true of the vehicle, or in the inspector's hand, before the check. */
-export const NEEDS = [
-  'engine-off',
-  'engine-cold',
-  'key-on',
-  'engine-idling',
+/** What must be true around the vehicle, or in the inspector's hand. */
+const OTHER_NEEDS = [
   'level-ground',
-  'chocked',
-  'parking-brake-set',
-  'parking-brake-released',
-  'air-charged',
-  'lamps-on',
-  'power-take-off',
-  'body-propped',
-  'platform-down',
-  'outriggers-set',
-  'oil-warm',
-  'oil-settled',
-  'engine-warm',
   'area-clear',
   'lamp',
   'tread-gauge',
@@ -91,7 +79,10 @@ export const NEEDS = [
   'grease-gun',
   'water-hose',
 ] as const;
-export type Need = (typeof NEEDS)[number];
+
+/** What must be true before the check: how the vehicle stands (core/vehicle), who holds the pedal, what is carried. */
+export const NEEDS: readonly Need[] = [...STATE_NEED_NAMES, ...PEDAL_NEEDS, ...OTHER_NEEDS];
+export type Need = StateNeed | PedalNeed | (typeof OTHER_NEEDS)[number];
 
 /** Where the feet are, in the order of the rounds. */
 export const ROUNDS = ['outside', 'engine-bay', 'cab', 'aboard', 'brakes', 'equipment'] as const;
@@ -179,35 +170,52 @@ export const SYSTEMS = [
 ] as const;
 export type System = (typeof SYSTEMS)[number];
 
-/** A moment or a use that a condition rules out: `job` is any work beyond the way to the workshop. */
-export const BARS = ['dark', 'wet', 'freezing', 'towing', 'passengers', 'job'] as const;
+/**
+ * A moment or a use that a condition rules out: `job` is any work beyond the way to the workshop; with `before-leaving` nothing leaves,
+ * not even to the workshop, until the driver has looked again and says that the condition is met.
+ */
+export const BARS = [
+  'dark',
+  'wet',
+  'freezing',
+  'towing',
+  'passengers',
+  'job',
+  'before-leaving',
+] as const;
 export type Bar = (typeof BARS)[number];
 
 /** The symptom of every check that counts a list: something is missing or past its date. */
 export const LIST_SHORT = 'list-short';
 
-/** Everything that is done to a vehicle between two checks. */
-export const VEHICLE_CHANGES = [
-  'start',
-  'shut-down',
-  'key-on',
-  'key-off',
-  'lamps-on',
-  'lamps-off',
-  'set-brake',
-  'release-brake',
-  'chocks-in',
-  'chocks-out',
+/** The symptom of a fault that no list names: it is told in words. */
+export const SOMETHING_ELSE = 'something-else';
+
+/** What a check must come before: the first start, the first roll, everything else. */
+export const PRECEDED = ['engine-start', 'rolling', 'everything'] as const;
+export type Preceded = (typeof PRECEDED)[number];
+
+/** By what something is moved. */
+export const POWERS = [
+  'hand',
+  'engine',
   'power-take-off',
-  'power-take-off-off',
-  'hood-open',
-  'hood-closed',
-  'prop',
-  'prop-away',
-  'platform-down',
-  'platform-up',
-  'outriggers',
-  'outriggers-in',
-  'clean-exhaust',
+  'air',
+  'key',
+  'lift-power',
+  'own-engine',
+  'electric',
+  'other-machine',
+  'rolling',
 ] as const;
-export type VehicleChange = (typeof VEHICLE_CHANGES)[number];
+export type PowerSource = (typeof POWERS)[number];
+
+/** How it is kept from rolling meanwhile. */
+export const HELD_BY = [
+  'brake',
+  'brake-and-chocks',
+  'chocks',
+  'tested-brake',
+  'no-matter',
+] as const;
+export type HeldBy = (typeof HELD_BY)[number];

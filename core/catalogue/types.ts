@@ -1,14 +1,17 @@
-import type { Kind, UnitName } from '../quantity';
+import type { Kind, UnitHabit, UnitName } from '../quantity';
 import type {
   Bar,
   Capability,
   Circumstance,
   Coupling,
   Harm,
+  HeldBy,
   Method,
   MountSort,
   Need,
   Phase,
+  PowerSource,
+  Preceded,
   Round,
   Supply,
   System,
@@ -51,6 +54,22 @@ export interface PolicyException {
   readonly source: string;
 }
 
+/** What a public schedule of defects says of a symptom. */
+export interface Listed {
+  readonly standard: string;
+  /** The number of the item in the schedule for this class of vehicle. */
+  readonly item: string;
+  /** The defect as the schedule names it, in short. */
+  readonly words: string;
+  readonly grade: 'minor' | 'major';
+  /** Only in one of these. */
+  readonly when?: readonly Circumstance[];
+  /** Only so many of them. */
+  readonly from?: number;
+  /** Only to this extent. */
+  readonly step?: string;
+}
+
 /** Several of the same symptom in one walk weigh more: from a count, or from a share of all of its places on the unit. */
 export type Many = { readonly harm: Harm; readonly because: string } & (
   { readonly from: number } | { readonly share: number }
@@ -65,8 +84,8 @@ export interface Symptom {
   readonly scale?: Scale;
   /** Capabilities of this unit that are lost when the grade is major. */
   readonly takes: readonly Capability[];
-  /** The driver may put it right on the spot and go on. */
-  readonly fixable: boolean;
+  /** How the driver may put this very symptom right on the spot and go on; nothing where only a workshop can. */
+  readonly fixes?: readonly string[];
   /** What remains when it was put right on the spot; `watch` where nothing is said. A sling laid aside leaves a repair. */
   readonly fixLeaves?: Harm;
   readonly worse?: readonly Worsening[];
@@ -77,6 +96,8 @@ export interface Symptom {
   /** Not faster than this with the fault, km/h. */
   readonly mostKmh?: number;
   readonly many?: Many;
+  /** Filled in from the schedules (core/catalogue/schedules), never written by hand. */
+  readonly listed?: readonly Listed[];
   readonly exceptions?: readonly PolicyException[];
 }
 
@@ -127,11 +148,15 @@ export interface Band {
   readonly symptom: string;
   /** Some limits differ for one air-braked vehicle and a combination of them. */
   readonly only?: 'single' | 'combination';
+  /** Only at wheels that are steered, or only at all others. */
+  readonly at?: 'steered' | 'not-steered';
 }
 
 export interface Reading {
   readonly kind: Kind;
   readonly ask: string;
+  /** What it is typed in, where that is not what the depot's habit reads for the kind. */
+  readonly typedIn?: Readonly<Record<UnitHabit, UnitName>>;
   /** Without it the check cannot be called sound. */
   readonly required: boolean;
   /** Worst band first. */
@@ -142,6 +167,22 @@ export interface Reading {
   readonly neverAbove?: string;
   /** Half-width of what the instrument can tell apart. */
   readonly uncertainty: readonly [value: number, unit: UnitName];
+}
+
+/** How something is moved in a check. */
+export interface Movement {
+  /** What moves: a name within the unit, by which faults of its parts bar it. */
+  readonly part: string;
+  readonly by: PowerSource;
+  readonly held: HeldBy;
+  /** Who must be out of the way: nobody but the hand, or everybody out of a zone that is looked over. */
+  readonly clear: 'hand' | 'zone';
+  /** How it stands after it, in words where it is not as before. */
+  readonly ends: 'as-before' | string;
+  /** An interlock: this input is taken away while everything else would let it move. */
+  readonly takesAway?: string;
+  /** What is proved by it; a test that is left out takes only this. */
+  readonly proves: readonly Capability[];
 }
 
 export interface Check {
@@ -161,11 +202,21 @@ export interface Check {
   readonly source?: string;
   readonly reading?: Reading;
   readonly symptoms: readonly Symptom[];
-  readonly fixes: readonly string[];
   readonly cautions: readonly Caution[];
   readonly why: string;
   /** It is made by a procedure of its own. */
   readonly guide?: 'engine-start';
+  /** It moves something, or is moved by a hand: by what, how the vehicle is held, who is out of the way, how it stands after it. */
+  readonly moves?: Movement;
+  /**
+   * The movement of its unit that what is looked at here carries, moves or guards: with a fault that stops, that is not made any
+   * more. Where nothing is said, all movements of the module that the check came with; none where it is empty.
+   */
+  readonly partOf?: readonly string[];
+  /** What must not happen before it was made. */
+  readonly precedes?: readonly Preceded[];
+  /** Air that it wants when it begins, and what it leaves in the tanks; psi. */
+  readonly air?: { readonly atLeast?: number; readonly leaves?: number };
   /** Called sound, this has been done to the vehicle. */
   readonly does?: readonly VehicleChange[];
   /** May be begun here where the vehicle asks for it; its clock runs while hands and feet do something else. */
@@ -295,6 +346,8 @@ export interface Module {
   readonly vehicleClass: VehicleClass;
   readonly powered: boolean;
   readonly airBrakes: boolean;
+  /** How one gets at its engine: a hood, where nothing is said, or a cab that is tilted. */
+  readonly opens?: 'hood' | 'cab';
   readonly length: number;
   readonly width: number;
   readonly height: number;

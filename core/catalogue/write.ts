@@ -2,12 +2,27 @@
  * Short forms in which content is written. They only fill in what most checks
  * share; nothing here knows a single check.
  */
-import { LIST_SHORT, type Capability, type Circumstance, type Harm, type System } from './terms';
+import { meaningOf } from '../vehicle';
+import { withChassisParts } from './chassis/parts';
+import { withListed } from './schedules';
+import {
+  LIST_SHORT,
+  type Capability,
+  type Circumstance,
+  type Harm,
+  type HeldBy,
+  type Method,
+  type Need,
+  type PowerSource,
+  type Round,
+  type System,
+} from './terms';
 import type {
   Caution,
   Check,
   ContentsItem,
   Module,
+  Movement,
   Place,
   Scale,
   Shape,
@@ -20,23 +35,59 @@ type CheckDraft = Pick<
   Check,
   'id' | 'title' | 'zone' | 'method' | 'seconds' | 'criterion' | 'symptoms' | 'why'
 > &
-  Partial<Check>;
+  Partial<Check> & {
+    /** How a driver puts a symptom right on the spot, by the id of the symptom: what wipes a lens does not mend a broken one. */
+    readonly fixes?: Readonly<Record<string, readonly string[]>>;
+  };
 
-/** A check with the usual values: both phases, no helper, nothing needed. */
-export function check(draft: CheckDraft): Check {
+/**
+ * A check with the usual values: before work, no helper, nothing needed.
+ * @throws {RangeError} where a fix is of a symptom that the check does not have
+ */
+export function check({ fixes = {}, ...draft }: CheckDraft): Check {
+  for (const id of Object.keys(fixes))
+    if (!draft.symptoms.some((each) => each.id === id))
+      throw new RangeError(
+        `The check ${draft.id} has a fix for ${id}, which is none of its symptoms.`,
+      );
   return {
     phases: ['pre-trip'],
     needs: [],
     helper: 'none',
-    fixes: [],
     cautions: [],
     ...draft,
+    symptoms: draft.symptoms.map((each) =>
+      Object.hasOwn(fixes, each.id) ? { ...each, fixes: fixes[each.id] } : each,
+    ),
   };
+}
+
+/** Moved by the hand that tries it: a latch, a lid, a strap. */
+export const BY_HAND: Movement = {
+  part: 'hand',
+  by: 'hand',
+  held: 'no-matter',
+  clear: 'hand',
+  ends: 'as-before',
+  proves: [],
+};
+
+/**
+ * Moved by a power that can move it when nobody wants it to.
+ * @param proves what is lost when it could not be tried
+ */
+export function moved(
+  part: string,
+  by: PowerSource,
+  proves: readonly Capability[],
+  more: Partial<Pick<Movement, 'ends' | 'takesAway' | 'clear'>> & { readonly held?: HeldBy } = {},
+): Movement {
+  return { part, by, held: 'brake', clear: 'zone', ends: 'as-before', proves, ...more };
 }
 
 type SymptomExtras = Partial<Omit<Symptom, 'id' | 'words' | 'system' | 'harm'>>;
 
-/** A symptom; one that stops takes `road` away, and is not the driver's to mend, unless it says otherwise. */
+/** A symptom; it takes `road` away when it stops, unless it says otherwise. */
 export function symptom(
   id: string,
   words: string,
@@ -44,8 +95,7 @@ export function symptom(
   harm: Harm,
   extras: SymptomExtras = {},
 ): Symptom {
-  const { fixable = harm !== 'stop', ...rest } = extras;
-  return { id, words, system, harm, takes: ['road'], fixable, ...rest };
+  return { id, words, system, harm, takes: ['road'], ...extras };
 }
 
 /** Short forms for the faults of one class of part, which take the same capabilities away. */
@@ -70,10 +120,16 @@ type ModuleDraft = Pick<
   | 'shapes'
   | 'checks'
 > &
-  Partial<Module>;
+  Partial<Module> & {
+    /** Endings of ids of checks that are no part of what moves: decals, lamps, papers. */
+    readonly apart?: readonly string[];
+    /** Of a chassis with a machine of its own: by the second word of the ids, the movements that a part belongs to. */
+    readonly machine?: Readonly<Record<string, readonly string[]>>;
+  };
 
 /** A module with the usual values: unpowered, nothing carried, nothing asked for. */
-export function module(draft: ModuleDraft): Module {
+export function module({ apart = [], machine = {}, ...draft }: ModuleDraft): Module {
+  const checks = withParts(withReach(draft), draft.build, apart, machine);
   return {
     powered: false,
     airBrakes: false,
@@ -89,8 +145,89 @@ export function module(draft: ModuleDraft): Module {
     combinations: [],
     services: [],
     ...draft,
-    checks: withShortLists(draft.checks, draft.contents ?? []),
+    checks: withListed(
+      withShortLists(checks, draft.contents ?? []),
+      draft.vehicleClass === 'passenger',
+    ),
   };
+}
+
+const BY_HANDS: ReadonlySet<Method> = new Set([
+  'feel',
+  'shake',
+  'grease',
+  'drain',
+  'measure',
+  'clean',
+]);
+/** What somebody reaches into, under or between. */
+const IN_REACH: ReadonlySet<Round> = new Set(['outside', 'engine-bay']);
+const SAID_BY_SECURED: ReadonlySet<Need> = new Set([
+  'secured',
+  'engine-off',
+  'chocked',
+  'parking-brake-set',
+  'key-in-pocket',
+  'power-take-off-out',
+]);
+
+/**
+ * Whoever has hands in, under or between is there with the engine off, the key in the pocket, the brake set and chocks in, unless the
+ * check itself wants engine, key, lamps or a released brake. Written once here, so that no check forgets it.
+ */
+function withReach({ checks, zones }: Pick<ModuleDraft, 'checks' | 'zones'>): Check[] {
+  const rounds = new Map(zones.map(({ id, round }) => [id, round]));
+  return checks.map((check) => {
+    const round = rounds.get(check.zone) ?? 'outside';
+    const moves = check.moves !== undefined && check.moves.by !== 'hand';
+    if (moves || !IN_REACH.has(round) || wantsPower(check) || check.does) return check;
+    const reaches =
+      BY_HANDS.has(check.method) || round === 'engine-bay' || check.needs.includes('chocked');
+    if (!reaches && !check.needs.includes('secured')) return check;
+    return {
+      ...check,
+      needs: ['secured', ...check.needs.filter((need) => !SAID_BY_SECURED.has(need))],
+    };
+  });
+}
+
+/** It wants something that a secured vehicle does not give. */
+function wantsPower({ needs }: Check): boolean {
+  return needs.some((need) => {
+    const states = meaningOf(need)?.states;
+    if (!states || need === 'secured') return false;
+    return (
+      (states.engine && !states.engine.includes('off')) ||
+      (states.key && !states.key.includes('pocket')) ||
+      (states.brake && !states.brake.includes('set')) ||
+      (states.chocks && !states.chocks.includes('in')) ||
+      (states.ownEngine && !states.ownEngine.includes('off'))
+    );
+  });
+}
+
+/** Everything of a piece of equipment is part of what moves in it, but for what is named apart. */
+function withParts(
+  checks: readonly Check[],
+  build: Module['build'],
+  apart: readonly string[],
+  machine: Readonly<Record<string, readonly string[]>>,
+): Check[] {
+  if (build === 'chassis')
+    return withChassisParts(
+      checks.map((check) => {
+        const parts = machine[check.id.split('.')[1] ?? ''];
+        return check.partOf || !parts ? check : { ...check, partOf: parts };
+      }),
+    );
+  const parts = [
+    ...new Set(checks.flatMap(({ moves }) => (moves && moves.by !== 'hand' ? [moves.part] : []))),
+  ];
+  return checks.map((check) =>
+    check.partOf || apart.some((ending) => check.id.endsWith(`.${ending}`))
+      ? check
+      : { ...check, partOf: parts },
+  );
 }
 
 /** What is counted can be short: every check that a list names has the symptom for it. */
@@ -107,10 +244,9 @@ function withShortLists(checks: readonly Check[], contents: readonly ContentsIte
               'Something on its list is missing or past its date',
               check.symptoms[0].system,
               'repair',
-              { fixable: true },
+              { fixes: ['Put in what was missing'] },
             ),
           ],
-          fixes: check.fixes.length > 0 ? check.fixes : ['Put in what was missing'],
         }
       : check,
   );

@@ -4,7 +4,9 @@ import {
   type Capability,
   type Circumstance,
   type Harm,
+  type Listed,
   type Symptom,
+  type System,
 } from '../catalogue';
 import { worseGrade, type Grade, type Policy, type PolicyRule } from './policy';
 
@@ -20,6 +22,10 @@ export interface Reason {
     | 'combination'
     | 'exception'
     | 'policy'
+    /** A public schedule names it so. */
+    | 'schedule'
+    /** A public schedule names it milder; this is the house's own will. */
+    | 'house-stricter'
     | 'rule-missing'
     | 'stricter'
     | 'raised'
@@ -28,27 +34,41 @@ export interface Reason {
     | 'minors-add-up'
     | 'limit'
     | 'limit-missing'
+    /** The unit's card is laxer than the law; the law was taken. */
+    | 'card-laxer'
+    /** The number that the check asks for was not given beside the fault. */
+    | 'reading-missing'
     | 'not-looked'
     | 'unanswered'
     | 'measure-again'
     | 'known-open'
     | 'overdue'
-    | 'repair-unread';
+    | 'repair-unread'
+    /** Certified, read and looked at again after the walk was signed. */
+    | 'mended-since';
   readonly words: string;
 }
 
-export interface Graded {
-  readonly grade: Grade;
-  /** Capabilities of the unit that are lost; empty unless the grade is major. */
-  readonly blocks: readonly Capability[];
-  readonly chain: readonly Reason[];
+/** What a vehicle that may roll has to heed. */
+export interface Limitation {
   readonly condition?: string;
   /** What the condition rules out. */
   readonly bars?: Bar;
   /** km/h */
   readonly mostKmh?: number;
+}
+
+export interface Graded extends Limitation {
+  readonly grade: Grade;
+  /** Capabilities of the unit that are lost; empty unless the grade is major. */
+  readonly blocks: readonly Capability[];
+  readonly chain: readonly Reason[];
   /** The policy that gave the grade. */
   readonly policyId: string;
+  /** Classes of parts that it is about; several where nobody has looked and it may be any of them. */
+  readonly systems: readonly System[];
+  /** What else it limits, where it is several things at once or nobody knows which: each limits the road beside the grade. */
+  readonly further?: readonly Limitation[];
 }
 
 export interface GradeRequest {
@@ -104,8 +124,8 @@ interface Facts {
 /** How bad it is, before any policy names a grade. */
 function weigh(request: GradeRequest, chain: Reason[]): Facts {
   const { symptom } = request;
-  if (request.fixed !== undefined && symptom.fixable) {
-    chain.push({ code: 'fixed', words: request.fixed });
+  if (isFixed(request)) {
+    chain.push({ code: 'fixed', words: request.fixed ?? '' });
     return { harm: symptom.fixLeaves ?? 'watch', takes: symptom.takes };
   }
   let harm = harmOfStep(request, chain);
@@ -128,6 +148,11 @@ function weigh(request: GradeRequest, chain: Reason[]): Facts {
   }
   if (request.fixed !== undefined) chain.push({ code: 'fix-refused', words: request.fixed });
   return { harm, takes };
+}
+
+/** A fix mends only what it can mend: it is one of this very symptom. */
+function isFixed({ symptom, fixed }: GradeRequest): boolean {
+  return fixed !== undefined && (symptom.fixes ?? []).includes(fixed);
 }
 
 function isMany({ symptom, alike, places = 1 }: GradeRequest): boolean {
@@ -163,7 +188,7 @@ function gradeUnder(policy: Policy, request: GradeRequest, facts: Facts): Under 
   for (const exception of request.symptom.exceptions ?? []) {
     if (exception.policy !== policy.id || !isWorse(exception.harm, harm)) continue;
     // What was put right is judged by what remains.
-    if (request.fixed !== undefined && request.symptom.fixable) continue;
+    if (isFixed(request)) continue;
     harm = exception.harm;
     reasons.push({ code: 'exception', words: `${exception.because} (${exception.source})` });
   }
@@ -183,7 +208,37 @@ function gradeUnder(policy: Policy, request: GradeRequest, facts: Facts): Under 
     takes = [...new Set([...takes, ...also])];
     reasons.push({ code: 'policy', words: `${rule.because} (${rule.source})` });
   }
-  return { policy, grade, takes, reasons };
+  const { schedule } = policy;
+  const scheduled = schedule && findListed(schedule.standard, request);
+  if (!schedule || !scheduled || scheduled.grade === grade)
+    return { policy, grade, takes, reasons };
+  const words = `${policy.source}, item ${scheduled.item}: ${scheduled.words}`;
+  if (worseGrade(grade, scheduled.grade) !== grade)
+    return {
+      policy,
+      grade: scheduled.grade,
+      takes,
+      reasons: [...reasons, { code: 'schedule', words }],
+    };
+  // Faults that are worse together are no matter of a list that names each alone.
+  const alone = (request.together ?? []).length === 0;
+  if (schedule.houseStricter || !alone || grade !== 'major')
+    return { policy, grade, takes, reasons: [...reasons, { code: 'house-stricter', words }] };
+  return { policy, grade: scheduled.grade, takes, reasons: [{ code: 'schedule', words }] };
+}
+
+/** What the schedule says of it now: the worst of the lines that apply. What was put right on the spot is judged by what remains. */
+function findListed(standard: string, request: GradeRequest): Listed | undefined {
+  const { symptom, stepId, circumstances, alike } = request;
+  if (isFixed(request)) return undefined;
+  const lines = (symptom.listed ?? []).filter(
+    (each) =>
+      each.standard === standard &&
+      (each.when?.some((circumstance) => circumstances.has(circumstance)) ?? true) &&
+      alike >= (each.from ?? 1) &&
+      (each.step === undefined || each.step === stepId),
+  );
+  return lines.find(({ grade }) => grade === 'major') ?? lines[0];
 }
 
 function applies(rule: PolicyRule, harm: Harm, request: GradeRequest, { takes }: Facts): boolean {
@@ -215,15 +270,21 @@ function strictest(under: readonly Under[], request: GradeRequest, chain: Reason
     chain.push({ code: 'raised', words: request.raisedTo });
   }
   const takes = [...new Set(under.flatMap((each) => each.takes))];
-  const isMinor = grade === 'minor';
+  const blocks: readonly Capability[] =
+    grade === 'major' ? (takes.length > 0 ? takes : ['road']) : [];
+  // What must be done before leaving is done also where it weighs no more than a note, or takes only equipment; put right on the
+  // spot, it is done.
+  const before = symptom.bars === 'before-leaving' && !isFixed(request) && !blocks.includes('road');
+  const limits = grade === 'minor' || before;
   return {
     grade,
-    blocks: grade === 'major' ? (takes.length > 0 ? takes : ['road']) : [],
+    blocks,
     chain,
     // What is out of service is not driven, so no condition goes with it.
-    condition: isMinor ? symptom.condition : undefined,
-    bars: isMinor ? symptom.bars : undefined,
-    mostKmh: isMinor ? symptom.mostKmh : undefined,
+    condition: limits ? symptom.condition : undefined,
+    bars: limits ? symptom.bars : undefined,
+    mostKmh: limits ? symptom.mostKmh : undefined,
     policyId: worst?.policy.id ?? '',
+    systems: [symptom.system],
   };
 }

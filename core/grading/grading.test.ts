@@ -86,6 +86,8 @@ describe('grades', () => {
     expect(graded.chain).toEqual([
       { code: 'symptom', words: 'Headlamp out' },
       { code: 'circumstance', words: 'the road cannot be seen with one headlamp' },
+      // The schedule wants both of them out.
+      { code: 'house-stricter', words: expect.stringContaining('item 18') as string },
     ]);
   });
 
@@ -97,7 +99,7 @@ describe('grades', () => {
   });
 
   it('turns what was put right on the spot into a note, where the driver may', () => {
-    const fixed = grade('truck.glass.washer-fluid', 'washer-empty', [], { fixed: 'Filled' });
+    const fixed = grade('truck.glass.washer-fluid', 'washer-empty', [], { fixed: 'Fill it' });
     expect(fixed).toMatchObject({ grade: 'note', blocks: [] });
     const refused = grade('truck.cab.belt', 'belt-cut', [], { fixed: 'Taped it' });
     expect(refused.grade).toBe('major');
@@ -236,8 +238,11 @@ describe('the verdict', () => {
     expect(states(finding('truck', 'major'))).toEqual(['blocked', 'blocked']);
   });
 
-  it('goes without its trailer when only that may not go', () => {
-    expect(decide(finding('trailer', 'major')).headline).toBe('limits');
+  it('stays as coupled when only its trailer may not go, and could go without it', () => {
+    const held = decide(finding('trailer', 'major'));
+    expect(held).toMatchObject({ headline: 'stays', uncoupled: 'limits', coupled: true });
+    const also = decide(finding('trailer', 'major'), finding('truck', 'major'));
+    expect(also).not.toHaveProperty('uncoupled');
     expect(states(finding('trailer', 'major'))).toEqual(['clear', 'blocked']);
   });
 

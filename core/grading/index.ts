@@ -13,6 +13,7 @@ export {
   policies,
   policyById,
   readinessPolicy,
+  scheduleOnlyPolicy,
   twoStepPolicy,
 } from './policies';
 export { chosenPolicyId, policiesFor, type PolicyChoice } from './choose-policy';
@@ -20,10 +21,19 @@ export {
   gradeSymptom,
   type Graded,
   type GradeRequest,
+  type Limitation,
   type Reason,
   type Together,
 } from './grade-symptom';
-export { nameSituation, worstSymptom, type Situation } from './worst-symptom';
+export {
+  isUnclear,
+  OTHER_QUESTIONS,
+  somethingElse,
+  type OtherAnswers,
+  type OtherQuestion,
+} from './something-else';
+export { allOf } from './all-of';
+export { nameSituation, worstSymptom, type CompanyOf, type Situation } from './worst-symptom';
 export { dueOf, type Due } from './deadline';
 export {
   conditionsThatStand,
@@ -34,5 +44,12 @@ export {
   type Lifted,
   type Verdict,
 } from './verdict';
-export { findObjections, type JobRequest, type Objection } from './job';
+export { findObjections, type JobRequest, type LeftOutItem, type Objection } from './job';
+export {
+  reportedParts,
+  scheduleTable,
+  type ReportedRow,
+  type ScheduleRow,
+  type ScheduleTable,
+} from './schedule-table';
 export { gradingTable, type TableRow } from './table';

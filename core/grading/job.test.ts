@@ -20,11 +20,13 @@ function object(
     officerReleases?: boolean;
     released?: boolean;
     toWorkshop?: boolean;
+    coupled?: boolean;
+    met?: readonly string[];
   } = {},
 ) {
   const verdict = decideVerdict({
     capabilities: ['road', 'tow', 'plow', 'spread'],
-    towed: new Set(['trailer']),
+    towed: new Set(more.coupled ? ['trailer'] : []),
     findings,
   });
   return findObjections({
@@ -35,6 +37,7 @@ function object(
     officerReleases: more.officerReleases ?? false,
     released: more.released ?? false,
     toWorkshop: more.toWorkshop,
+    met: new Set(more.met),
   });
 }
 
@@ -79,6 +82,40 @@ describe('a rig that is wanted for a job', () => {
     expect(object([limited], { needs: ['tow'] })).toMatchObject([
       { code: 'condition', bar: 'towing' },
     ]);
+  });
+
+  it('stays with a trailer that may not be towed, whatever the job and also to the workshop', () => {
+    const trailer = finding('major', { unitId: 'trailer', about: 'trailer/check' });
+    for (const more of [{}, { toWorkshop: true }, { needs: ['plow'] as const }])
+      expect(object([trailer], { coupled: true, ...more })).toEqual([
+        { code: 'blocked', capability: 'tow', findings: [trailer] },
+      ]);
+    // Dropped, it is another rig.
+    expect(object([finding('major', { blocks: ['tow'] })])).toEqual([]);
+    expect(object([finding('major', { blocks: ['tow'] })], { coupled: true })).toHaveLength(1);
+  });
+
+  it('tells a fault of the truck once, though it keeps the trailer too', () => {
+    const truck = finding('major');
+    const trailer = finding('major', { unitId: 'trailer', about: 'trailer/check' });
+    expect(object([truck], { coupled: true })).toEqual([
+      { code: 'blocked', capability: 'road', findings: [truck] },
+    ]);
+    expect(object([truck, trailer], { coupled: true })).toEqual([
+      { code: 'blocked', capability: 'road', findings: [truck] },
+      { code: 'blocked', capability: 'tow', findings: [trailer] },
+    ]);
+  });
+
+  it('is held by what must be done before leaving, until the driver has looked again', () => {
+    const loose = finding('minor', {
+      condition: 'Tighten it before leaving.',
+      bars: 'before-leaving',
+    });
+    for (const more of [{}, { toWorkshop: true }])
+      expect(object([loose], more)).toEqual([{ code: 'before-leaving', finding: loose }]);
+    expect(object([loose], { met: ['truck/check'] })).toEqual([]);
+    expect(object([loose], { met: ['truck/other'] })).toHaveLength(1);
   });
 
   it('may go to the nearest repair when the job is to get there', () => {

@@ -47,6 +47,11 @@ export interface Policy {
   readonly words: Readonly<Record<Grade, string>>;
   readonly gradeOf: Readonly<Record<Harm, Grade>>;
   readonly rules: readonly PolicyRule[];
+  /**
+   * The public schedule of defects that its name stands for: never milder than its items. Where the house is stricter it says so;
+   * a depot that wants the schedule and no more chooses the policy in which it is not.
+   */
+  readonly schedule?: { readonly standard: string; readonly houseStricter: boolean };
   /** This many minor faults in one class of parts of one unit are a major; undefined where the school knows no such rule. */
   readonly minorsMakeMajor?: number;
   readonly deadlines: readonly Deadline[];

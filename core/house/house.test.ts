@@ -42,10 +42,8 @@ const own: Check = {
       system: 'body',
       harm: 'watch',
       takes: ['road'],
-      fixable: true,
     },
   ],
-  fixes: [],
   cautions: [],
   why: 'It tells whose truck it is.',
 };

@@ -1,27 +1,42 @@
-import type { Bar, Capability, Circumstance, ContentsItem, Symptom, System } from '../catalogue';
 import {
+  SOMETHING_ELSE,
+  type Bar,
+  type Capability,
+  type Check,
+  type Circumstance,
+  type ContentsItem,
+  type System,
+} from '../catalogue';
+import {
+  allOf,
   decideVerdict,
   gradeSymptom,
-  worseGrade,
+  isUnclear,
   worstSymptom,
+  type CompanyOf,
   type Finding,
   type Grade,
   type Graded,
+  type Limitation,
   type Policy,
   type Reason,
   type Situation,
   type Verdict,
 } from '../grading';
-import { judgeReading, type Judgement } from '../measure';
+import { findImpossible, judgeReading, type Judgement } from '../measure';
 import type { CheckInstance, Rig } from '../rig';
 import { countCompany, type Company } from './alike';
+import { findBarred } from './bars';
 import { droppedUnits, isAsked, rigWithout } from './dropped';
 import { addUpMinors, carriedFindings, markLifted, named, toFinding } from './findings';
 import { findShort } from './contents';
-import type { CountedPayload } from './events';
+import type { CountedPayload, FaultedPayload } from './events';
+import { symptomOf } from './symptom-of';
+import { mendedSince } from './mended-since';
 import { requiredTags } from './tags';
 import { withFound } from './with-fault';
-import type { Answer, Inspection, Stamp } from './fold';
+import { faultsOf, type Answer, type Stamp } from './answers';
+import type { Inspection } from './fold';
 
 /** A defect of an earlier walk that nobody has certified or only put off. */
 export interface KnownDefect {
@@ -41,6 +56,8 @@ export interface KnownDefect {
   readonly condition?: string;
   readonly bars?: Bar;
   readonly mostKmh?: number;
+  /** What else is to be heeded with it. */
+  readonly further?: readonly Limitation[];
 }
 
 /** A repair that the next driver must read before leaving. */
@@ -60,6 +77,8 @@ export interface InstanceAssessment {
   readonly answer?: Answer;
   readonly judgement?: Judgement;
   readonly graded?: Graded;
+  /** A fault that does not stop was named without the number that the check asks for: it is still asked. */
+  readonly asksReading?: true;
 }
 
 export interface Assessment {
@@ -70,6 +89,10 @@ export interface Assessment {
   readonly missing: readonly CheckInstance[];
   readonly findings: readonly Finding[];
   readonly verdict: Verdict;
+  /** Checks that must not be made, by key, each with what bars it. */
+  readonly barred: ReadonlyMap<string, InstanceAssessment>;
+  /** Keys of checks at which a defect that stops is open since an earlier walk, and which have no answer on this one. */
+  readonly openStops: ReadonlySet<string>;
 }
 
 export interface AssessRequest {
@@ -97,31 +120,65 @@ export function assess(request: AssessRequest): Assessment {
   );
   const situationOf = ({ unit }: CheckInstance) =>
     situations.get(unit.id) ?? named({ circumstances, needed, policies: policiesOf(unit.id) });
-  const company = countCompany(inspection, rig, request.known);
+  const judged = new Map(
+    rig.instances.flatMap((instance) => {
+      const judgement = judgeInstance(instance, { inspection, rig });
+      return judgement ? [[instance.key, judgement] as const] : [];
+    }),
+  );
+  const company = countCompany(inspection, rig, request.known, symptomsOut(judged));
   const tags = requiredTags(rig, inspection.begun?.phase ?? 'pre-trip', inspection.begun?.tags);
   const byKey = new Map<string, InstanceAssessment>();
   for (const instance of rig.instances)
     byKey.set(
       instance.key,
       prove(
-        assessInstance(instance, { inspection, rig }, situationOf(instance), company),
+        assessInstance(
+          instance,
+          { inspection, judgement: judged.get(instance.key) },
+          situationOf(instance),
+          company,
+        ),
         inspection,
         tags,
       ),
     );
   const states = [...byKey.values()];
+  const barred = findBarred(
+    states,
+    (instance) => worstSymptom(instance.check.symptoms, situationOf(instance)).grade === 'major',
+  );
+  // A test that was left out because of what was found; what nobody saw takes its worst all the same.
+  const isBarred = ({ instance, state }: InstanceAssessment) =>
+    state === 'not-looked' && barred.get(instance.key)?.state === 'major';
   const found = [
-    ...states.flatMap((each) => toFinding(each, situationOf(each.instance))),
+    ...states.flatMap((each) =>
+      toFinding(each, situationOf(each.instance), company, {
+        barred: isBarred(each),
+        mended:
+          inspection.certifications.length === 0
+            ? undefined
+            : mendedSince(
+                each.instance,
+                inspection,
+                policiesOf(each.instance.unit.id).some(
+                  ({ signatures }) => signatures.repair === 'mechanic-and-agent',
+                ),
+              ),
+      }),
+    ),
     ...carriedFindings({ ...request, inspection }, byKey),
   ];
   const findings = markLifted(addUpMinors(found, request), inspection.overrides);
   const notAsked = new Set(
-    rig.instances.filter((each) => !isAsked(each, rig, gone)).map(({ key }) => key),
+    gone.size === 0
+      ? []
+      : rig.instances.filter((each) => !isAsked(each, rig, gone)).map(({ key }) => key),
   );
   const isOfTheRig = ({ unitId, about, kind }: Finding) =>
     !gone.has(unitId) && !(kind === 'gap' && notAsked.has(about));
   const missing = states
-    .filter(({ state }) => state === 'unanswered' || state === 'again')
+    .filter(({ state, asksReading }) => state === 'unanswered' || state === 'again' || asksReading)
     // What stays behind is not asked any more; on its own report it is not looked at.
     .filter(({ instance }) => !notAsked.has(instance.key))
     .map(({ instance }) => instance);
@@ -131,6 +188,12 @@ export function assess(request: AssessRequest): Assessment {
     total: states.length,
     missing,
     findings,
+    barred,
+    openStops: new Set(
+      request.known
+        .filter(({ grade, key }) => grade === 'major' && byKey.get(key)?.state === 'unanswered')
+        .map(({ key }) => key),
+    ),
     verdict: decideVerdict({
       capabilities: rig.capabilities,
       towed: new Set(rig.units.flatMap(({ unit, towed }) => (towed ? [unit.id] : []))),
@@ -162,15 +225,51 @@ function prove(
   return { ...assessed, state: 'unanswered' };
 }
 
+/** What cannot be is no reading: it is left out here, and asked again. */
+function judgeInstance(
+  { key, check, unit }: CheckInstance,
+  { inspection, rig }: Pick<AssessRequest, 'inspection' | 'rig'>,
+): Judgement | undefined {
+  const answer = inspection.answers.get(key);
+  const { reading } = check;
+  if (!reading || !answer || !('readings' in answer)) return undefined;
+  const values = answer.readings
+    .filter((each) => !findImpossible(reading, each.value, unit.specification, each.unit))
+    .map(({ value }) => value);
+  if (values.length === 0) return undefined;
+  return judgeReading({
+    reading,
+    values,
+    specification: unit.specification,
+    combinationAir: rig.combinationAir,
+  });
+}
+
+/** The symptom that each reading stands for which is out of a limit. */
+function symptomsOut(judged: ReadonlyMap<string, Judgement>): Map<string, string> {
+  return new Map(
+    [...judged].flatMap(([key, judgement]) =>
+      judgement.outcome === 'out' || judgement.outcome === 'no-limit'
+        ? [[key, judgement.symptom] as const]
+        : [],
+    ),
+  );
+}
+
+interface Seen {
+  readonly inspection: Inspection;
+  readonly judgement?: Judgement;
+}
+
 function assessInstance(
   instance: CheckInstance,
-  { inspection, rig }: Pick<AssessRequest, 'inspection' | 'rig'>,
+  { inspection, judgement }: Seen,
   situation: Situation,
   company: Company,
 ): InstanceAssessment {
   const answer = inspection.answers.get(instance.key);
   if (!answer) return { instance, state: 'unanswered' };
-  const { check, unit } = instance;
+  const { check } = instance;
   if (answer.outcome === 'not-looked') return { instance, answer, state: 'not-looked' };
   if (answer.outcome === 'sound') {
     // A required reading cannot be waved through.
@@ -180,45 +279,82 @@ function assessInstance(
       return { instance, answer, state: 'unanswered' };
     return { instance, answer, state: 'sound' };
   }
-  const judgement =
-    check.reading && answer.readings.length > 0
-      ? judgeReading({
-          reading: check.reading,
-          values: answer.readings.map((reading) => reading.value),
-          specification: unit.specification,
-          combinationAir: rig.combinationAir,
-        })
-      : undefined;
+  const of = companyAt(instance, company);
   if (answer.outcome === 'measured') {
+    // Only what cannot be was typed.
+    if (check.reading && !judgement) return { instance, answer, state: 'again' };
     if (!judgement || judgement.outcome === 'within')
       return { instance, answer, judgement, state: 'sound' };
     if (judgement.outcome === 'again') return { instance, answer, judgement, state: 'again' };
-    const graded = gradeReading(check.symptoms, judgement, situation);
+    const graded = gradeReading(instance, judgement, situation, of);
     return { instance, answer, judgement, graded, state: graded.grade };
   }
-  const { fault } = answer;
-  const symptom = check.symptoms.find((each) => each.id === fault.symptomId);
-  const of = [unit.id, check.id, fault.symptomId] as const;
-  const named = symptom
-    ? gradeSymptom({
-        symptom,
-        stepId: fault.stepId,
-        ...situation,
-        alike: company.alike(...of),
-        places: company.places(unit.id, check.id),
-        together: company.together(...of),
-        fixed: check.fixes.length > 0 ? fault.fixed : undefined,
-        raisedTo: fault.raisedTo,
-      })
-    : // A symptom this catalogue does not know: the worst that the check can mean.
-      worstSymptom(check.symptoms, situation);
+  const said = faultsOf(answer).map((fault) => gradeFault(check, fault, situation, of));
+  const named = allOf(said);
   const measured =
     judgement && judgement.outcome !== 'within'
-      ? gradeReading(check.symptoms, judgement, situation)
-      : undefined;
-  const graded =
-    measured && worseGrade(named.grade, measured.grade) !== named.grade ? measured : named;
-  return { instance, answer, judgement, graded, state: graded.grade };
+      ? [gradeReading(instance, judgement, situation, of)]
+      : [];
+  // A mild word is no way round the number: until it is there, it weighs as the worst that the number could say.
+  const asksReading = check.reading?.required && !judgement && named.grade !== 'major';
+  const graded = allOf([
+    ...said,
+    ...measured,
+    ...(asksReading ? [gradeUnmeasured(check, situation, of)] : []),
+  ]);
+  return {
+    instance,
+    answer,
+    judgement,
+    graded,
+    state: graded.grade,
+    ...(asksReading && { asksReading }),
+  };
+}
+
+/** With what else each symptom of a check stands on its unit. */
+export function companyAt({ unit, check }: CheckInstance, company: Company): CompanyOf {
+  const counts = company.counts(unit.id, check.id);
+  return {
+    alike: ({ id }) => counts.get(id) ?? 1,
+    places: company.places(unit.id, check.id),
+    together: ({ id }) => company.together(unit.id, check.id, id),
+  };
+}
+
+function gradeFault(
+  check: Check,
+  fault: FaultedPayload,
+  situation: Situation,
+  company: CompanyOf,
+): Graded {
+  const symptom = symptomOf(check, fault);
+  // A symptom that this catalogue does not know: the worst that the check can mean.
+  if (!symptom) return worstSymptom(check.symptoms, situation, company);
+  const named = gradeSymptom({
+    symptom,
+    stepId: fault.stepId,
+    ...situation,
+    alike: company.alike(symptom),
+    places: company.places,
+    together: company.together(symptom),
+    fixed: fault.fixed,
+    raisedTo: fault.raisedTo,
+  });
+  return symptom.id === SOMETHING_ELSE && isUnclear(fault.other ?? {})
+    ? allOf([named, worstSymptom(check.symptoms, situation, company)])
+    : named;
+}
+
+/** The worst that a number could say which nobody has read. */
+function gradeUnmeasured(check: Check, situation: Situation, company: CompanyOf): Graded {
+  const bands = new Set(check.reading?.bands.map(({ symptom }) => symptom));
+  const symptoms = check.symptoms.filter(({ id }) => bands.has(id));
+  const worst = worstSymptom(symptoms.length > 0 ? symptoms : check.symptoms, situation, company);
+  return {
+    ...worst,
+    chain: [{ code: 'reading-missing', words: check.reading?.ask ?? '' }, ...worst.chain],
+  };
 }
 
 function isComplete(
@@ -230,17 +366,33 @@ function isComplete(
 }
 
 function gradeReading(
-  symptoms: readonly Symptom[],
+  { check: { symptoms }, fields }: CheckInstance,
   judgement: Exclude<Judgement, { outcome: 'within' }>,
   situation: Situation,
+  company: CompanyOf,
 ): Graded {
   const symptom = symptoms.find((each) => each.id === judgement.symptom);
   const graded = symptom
-    ? gradeSymptom({ symptom, alike: 1, ...situation })
-    : worstSymptom(symptoms, situation);
-  const reason: Reason =
-    judgement.outcome === 'no-limit'
-      ? { code: 'limit-missing', words: judgement.field }
-      : { code: 'limit', words: judgement.limit.source };
-  return { ...graded, chain: [...graded.chain, reason] };
+    ? gradeSymptom({
+        symptom,
+        ...situation,
+        alike: company.alike(symptom),
+        places: company.places,
+        together: company.together(symptom),
+      })
+    : worstSymptom(symptoms, situation, company);
+  const titleOf = (field: string) => fields?.find(({ id }) => id === field)?.title ?? field;
+  if (judgement.outcome === 'no-limit')
+    return {
+      ...graded,
+      chain: [...graded.chain, { code: 'limit-missing', words: titleOf(judgement.field) }],
+    };
+  const { limit } = judgement;
+  const lax: Reason[] = limit.instead
+    ? [{ code: 'card-laxer', words: titleOf(limit.instead) }]
+    : [];
+  return {
+    ...graded,
+    chain: [...graded.chain, { code: 'limit', words: limit.source }, ...lax],
+  };
 }

@@ -88,7 +88,9 @@ describe('faults in company', () => {
     const log = walkSound(rig);
     log.add(
       'faulted',
-      faultOf(instanceOf(rig, 'truck.engine.coolant-level'), 'coolant-low', { fixed: 'Topped up' }),
+      faultOf(instanceOf(rig, 'truck.engine.coolant-level'), 'coolant-low', {
+        fixed: 'Top up when cold',
+      }),
     );
     log.add(
       'faulted',

@@ -1,9 +1,13 @@
 import type { Circumstance } from '../catalogue';
-import type { Affirmation, VehicleChange } from '../planning';
+import type { Affirmation, VehicleChange } from '../vehicle';
 
 /** Something was done to the vehicle between two checks. */
 export interface ChangedPayload {
   readonly change: VehicleChange;
+  /** The unit that it was done to, where it is one of the rig's. */
+  readonly unitId?: string;
+  /** Nobody did it: the driver found it to stand so, other than it was taken to stand. */
+  readonly found?: true;
 }
 
 /** The driver vouches for something that no clock can tell. */

@@ -10,7 +10,7 @@ import type {
   PresentPayload,
   TurnedPayload,
 } from './course-events';
-import type { Stamp } from './fold';
+import type { Stamp } from './answers';
 
 /** What happened on a walk beside the answers, oldest first. */
 export interface Course {

@@ -11,6 +11,7 @@ const KNOWN: Readonly<Record<EventType, true>> = {
   signed: true,
   sealed: true,
   overridden: true,
+  'looked-again': true,
   released: true,
   'signed-out': true,
   returned: true,
@@ -30,6 +31,9 @@ const KNOWN: Readonly<Record<EventType, true>> = {
   present: true,
   'clock-moved': true,
 };
+
+/** Vehicles and attachments in one rig, at most: for a walk, a usual rig and a planned job alike. */
+export const MOST_UNITS = 8;
 
 export function isEventType(type: string): type is EventType {
   return Object.hasOwn(KNOWN, type);

@@ -1,5 +1,5 @@
 import type { Capability, Circumstance, Phase } from '../catalogue';
-import type { Grade } from '../grading';
+import type { Grade, OtherAnswers } from '../grading';
 import type { UnitName } from '../quantity';
 import type { CoursePayloads } from './course-events';
 
@@ -71,6 +71,8 @@ export interface FaultedPayload {
   readonly photos: readonly PhotoReference[];
   readonly fixed?: string;
   readonly raisedTo?: Grade;
+  /** Of something that no list names: what it touches. Its words are the note. */
+  readonly other?: OtherAnswers;
 }
 
 /** A fault that showed on the road, between sign-out and return. */
@@ -127,6 +129,14 @@ export interface OverriddenPayload {
   readonly signature: Signature;
 }
 
+/** The driver has looked again at what had to be done before leaving, and says that it is done. */
+export interface LookedAgainPayload {
+  /** Check instance key or defect id of the finding. */
+  readonly about: string;
+  /** What was done, where there is something to say. */
+  readonly words?: string;
+}
+
 /** An officer lets roll what may roll though some of its equipment is out of service. */
 export interface ReleasedPayload {
   readonly words: string;
@@ -139,6 +149,8 @@ export interface SignedOutPayload {
   readonly title?: string;
   /** The conditions that the driver read and accepted. */
   readonly conditions: readonly string[];
+  /** Since the walk, the driver has put in, closed and latched what was still out by it. */
+  readonly stowed?: true;
 }
 
 export interface ReturnedPayload {
@@ -182,6 +194,7 @@ export interface Payloads extends CoursePayloads {
   signed: SignedPayload;
   sealed: SealedPayload;
   overridden: OverriddenPayload;
+  'looked-again': LookedAgainPayload;
   released: ReleasedPayload;
   'signed-out': SignedOutPayload;
   returned: ReturnedPayload;

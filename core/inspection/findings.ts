@@ -3,6 +3,7 @@ import {
   nameSituation,
   worseGrade,
   worstSymptom,
+  type CompanyOf,
   type Finding,
   type Lifted,
   type Policy,
@@ -10,7 +11,8 @@ import {
   type Situation,
 } from '../grading';
 import type { CheckInstance } from '../rig';
-import type { AssessRequest, InstanceAssessment, KnownDefect } from './assess';
+import type { Company } from './alike';
+import { companyAt, type AssessRequest, type InstanceAssessment, type KnownDefect } from './assess';
 
 /** What a gap on one unit is weighed under; the same name means the same weights. */
 export interface NamedSituation extends Situation {
@@ -25,32 +27,51 @@ function titleOf({ check, place }: CheckInstance): string {
   return place ? `${check.title} (${place.title})` : check.title;
 }
 
-/** Not looked is not sound: it weighs as the worst that the check could have shown. */
+/**
+ * Not looked is not sound: it weighs as the worst that the check could have shown.
+ * @param more.barred a fault bars the test: then it takes only the capability that it would have proved; the fault takes its own
+ * @param more.mended what was done to it since the walk was signed, where that is certified, read and looked at
+ */
 export function toFinding(
   { instance, state, graded, answer }: InstanceAssessment,
   situation: NamedSituation,
+  company: Company,
+  { barred = false, mended }: { readonly barred?: boolean; readonly mended?: string } = {},
 ): Finding[] {
   if (state === 'unanswered') return [unansweredFinding(instance, situation)];
   if (state === 'again')
     return [gapFinding(instance, { code: 'measure-again', words: '' }, situation)];
   if (state === 'not-looked') {
     const words = answer?.outcome === 'not-looked' ? answer.reason : '';
-    return [gapFinding(instance, { code: 'not-looked', words }, situation)];
+    const of = companyAt(instance, company);
+    const gap = gapFinding(instance, { code: 'not-looked', words }, situation, of);
+    const { moves } = instance.check;
+    if (!barred || !moves) return [gap];
+    return [{ ...gap, grade: 'major', blocks: moves.proves, further: undefined }];
   }
   if (!graded || graded.grade === 'sound') return [];
   const { key: about, unit } = instance;
+  if (mended !== undefined) {
+    const chain: Reason[] = [...graded.chain, { code: 'mended-since', words: mended }];
+    const title = titleOf(instance);
+    return [{ kind: 'fault', about, unitId: unit.id, title, grade: 'note', blocks: [], chain }];
+  }
   return [{ kind: 'fault', about, unitId: unit.id, title: titleOf(instance), ...graded }];
 }
 
-function gapFinding(instance: CheckInstance, reason: Reason, situation: Situation): Finding {
-  const worst = worstSymptom(instance.check.symptoms, situation);
+function gapFinding(
+  instance: CheckInstance,
+  reason: Reason,
+  situation: Situation,
+  company?: CompanyOf,
+): Finding {
+  const { policyId: _, ...worst } = worstSymptom(instance.check.symptoms, situation, company);
   return {
     kind: 'gap',
     about: instance.key,
     unitId: instance.unit.id,
     title: titleOf(instance),
-    grade: worst.grade,
-    blocks: worst.blocks,
+    ...worst,
     chain: [reason, ...worst.chain],
   };
 }
@@ -112,6 +133,8 @@ function toOpenFinding(defect: KnownDefect, overdue: boolean): Finding {
     condition: overdue ? undefined : defect.condition,
     bars: overdue ? undefined : defect.bars,
     mostKmh: overdue ? undefined : defect.mostKmh,
+    further: overdue ? undefined : defect.further,
+    ...(defect.system && { systems: [defect.system] }),
   };
 }
 
@@ -128,34 +151,36 @@ function isOverdue(
   return due !== undefined && now > due.at;
 }
 
-/** Several minor faults in one class of parts of one unit are a major where the unit's policy says so. */
+/**
+ * Several minor faults in one class of parts of one unit are a major where the unit's policy says so. What nobody has looked at counts
+ * as a fault of each class that it could be.
+ */
 export function addUpMinors(
   findings: readonly Finding[],
-  { rig, known, policiesOf }: AssessRequest,
+  { rig, policiesOf }: Pick<AssessRequest, 'rig' | 'policiesOf'>,
 ): Finding[] {
-  const systems = new Map(rig.instances.map(({ key, check }) => [key, check.symptoms[0].system]));
-  for (const { id, key, system } of known) {
-    const of = system ?? systems.get(key);
-    if (of) systems.set(id, of);
-  }
-  const counts = new Map<string, number>();
-  const groupOf = ({ kind, grade, unitId, about }: Finding) =>
-    (kind === 'fault' || kind === 'known-open') && grade === 'minor'
-      ? `${unitId}/${systems.get(about) ?? ''}`
-      : undefined;
-  for (const finding of findings) {
-    const group = groupOf(finding);
-    if (group) counts.set(group, (counts.get(group) ?? 0) + 1);
-  }
+  const systemOfCheck = new Map(
+    rig.instances.map(({ key, check }) => [key, check.symptoms[0].system]),
+  );
+  const groupsOf = ({ kind, grade, unitId, about, systems, chain }: Finding): string[] => {
+    const counts =
+      kind === 'fault' ||
+      kind === 'known-open' ||
+      (kind === 'gap' && chain[0]?.code === 'not-looked');
+    if (grade !== 'minor' || !counts) return [];
+    return (systems ?? [systemOfCheck.get(about) ?? '']).map((system) => `${unitId}/${system}`);
+  };
+  const numbers = new Map<string, number>();
+  for (const finding of findings)
+    for (const group of groupsOf(finding)) numbers.set(group, (numbers.get(group) ?? 0) + 1);
   return findings.map((finding) => {
-    const group = groupOf(finding);
-    const count = group ? (counts.get(group) ?? 0) : 0;
+    const count = Math.max(0, ...groupsOf(finding).map((group) => numbers.get(group) ?? 0));
     const from = Math.min(
       ...policiesOf(finding.unitId).map(({ minorsMakeMajor }) => minorsMakeMajor ?? Infinity),
     );
-    if (count < from) return finding;
+    if (count === 0 || count < from) return finding;
     const reason: Reason = { code: 'minors-add-up', words: String(count) };
-    const { condition: _, bars: __, mostKmh: ___, ...rest } = finding;
+    const { condition: _, bars: __, mostKmh: ___, further: ____, ...rest } = finding;
     return { ...rest, grade: 'major', blocks: ['road'], chain: [...finding.chain, reason] };
   });
 }

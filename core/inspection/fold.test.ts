@@ -139,14 +139,29 @@ describe('clocks', () => {
     const theirs = makeLog(otherPhone);
     mine.add('answered', { key: nuts.key, outcome: 'sound' }, driver, startsAt + 2000);
     theirs.add('faulted', faultOf(nuts, 'nut-one'), mechanic, startsAt + 1000);
-    expect(fold(walkId, [...mine.events, ...theirs.events]).answers.get(nuts.key)?.outcome).toBe(
-      'sound',
-    );
+    // Nobody's fault is taken away by another's word, whichever came later.
+    const both = fold(walkId, [...mine.events, ...theirs.events]);
+    expect(both.answers.get(nuts.key)?.outcome).toBe('fault');
+    expect(both.replaced.get(nuts.key)).toMatchObject([{ outcome: 'sound' }]);
     theirs.add('faulted', faultOf(nuts, 'nut-streak'), mechanic, startsAt + 3000);
     expect(fold(walkId, [...mine.events, ...theirs.events]).answers.get(nuts.key)?.outcome).toBe(
       'fault',
     );
   });
+});
+
+it('keeps in sight a number that its own reader has taken back, while another one stands', () => {
+  const mine = makeLog();
+  const theirs = makeLog(otherPhone);
+  mine.add('measured', measuredOf(tread.key, 9, '32nds'), driver, startsAt + 1000);
+  theirs.add('measured', measuredOf(tread.key, 4, '32nds'), mechanic, startsAt + 2000);
+  theirs.add('answered', { key: tread.key, outcome: 'sound' }, mechanic, startsAt + 3000);
+  const { answers, replaced } = fold(walkId, [...mine.events, ...theirs.events]);
+  expect(answers.get(tread.key)).toMatchObject({ readings: [{ typed: '9' }] });
+  const seen = (replaced.get(tread.key) ?? []).flatMap((each) =>
+    'readings' in each ? each.readings.map(({ typed }) => typed) : [],
+  );
+  expect(seen).toContain('4');
 });
 
 describe('properties', () => {
@@ -214,11 +229,11 @@ describe('properties', () => {
         const kept = [
           ...[...state.answers.values()],
           ...[...state.replaced.values()].flat(),
-        ].flatMap((answer) =>
-          'readings' in answer
-            ? [answer.eventId, ...answer.readings.map(({ eventId }) => eventId)]
-            : [answer.eventId],
-        );
+        ].flatMap((answer) => [
+          answer.eventId,
+          ...('readings' in answer ? answer.readings : []).map(({ eventId }) => eventId),
+          ...('others' in answer ? (answer.others ?? []) : []).map(({ eventId }) => eventId),
+        ]);
         for (const { id, type, payload } of events) {
           const cleared = (payload as { outcome?: string }).outcome === 'cleared';
           if (['answered', 'measured', 'faulted'].includes(type) && !cleared)

@@ -1,18 +1,17 @@
+import { faultsOf, Said, type Answer, type Speaker, type Stamp } from './answers';
 import { follow, NO_COURSE, turnedTo, type Course } from './course';
 import { isEventType } from './event-types';
 import type {
   AnnotatedPayload,
-  AnsweredPayload,
   AnyEvent,
   AssignedPayload,
   BegunPayload,
   CertifiedPayload,
   CountedPayload,
   CountersignedPayload,
-  FaultedPayload,
   FoundPayload,
   InspectionEvent,
-  MeasuredPayload,
+  LookedAgainPayload,
   OverriddenPayload,
   ReleasedPayload,
   ReturnedPayload,
@@ -21,27 +20,6 @@ import type {
   SignedPayload,
   WorkedPayload,
 } from './events';
-
-export interface Stamp {
-  readonly eventId: string;
-  readonly actorId: string;
-  /** Milliseconds since 1970. */
-  readonly at: number;
-  /** Its place in the log, which a clock that was set back does not turn round. */
-  readonly order?: number;
-}
-
-export type Answer = Stamp &
-  (
-    | { readonly outcome: 'sound'; readonly together?: true }
-    | { readonly outcome: 'not-looked'; readonly reason: string }
-    | { readonly outcome: 'measured'; readonly readings: readonly (MeasuredPayload & Stamp)[] }
-    | {
-        readonly outcome: 'fault';
-        readonly fault: FaultedPayload;
-        readonly readings: readonly (MeasuredPayload & Stamp)[];
-      }
-  );
 
 export interface Inspection {
   readonly id: string;
@@ -63,6 +41,8 @@ export interface Inspection {
   readonly work: readonly (WorkedPayload & Stamp)[];
   /** The first override of a finding stands, by check instance key or defect id. */
   readonly overrides: ReadonlyMap<string, OverriddenPayload & Stamp>;
+  /** What was looked at again before leaving, the last time, by check instance key or defect id. */
+  readonly lookedAgain: ReadonlyMap<string, LookedAgainPayload & Stamp>;
   readonly released?: ReleasedPayload & Stamp;
   readonly signedOut?: SignedOutPayload & Stamp;
   readonly returned?: ReturnedPayload & Stamp;
@@ -78,6 +58,9 @@ type Draft = {
   -readonly [K in keyof Inspection]: Inspection[K] extends ReadonlyMap<infer A, infer B>
     ? Map<A, B>
     : Inspection[K];
+} & {
+  /** What everybody has said, by check instance key. */
+  said: Map<string, Said>;
 };
 
 /** A device's own order. */
@@ -97,6 +80,7 @@ export function fold(inspectionId: string, events: readonly AnyEvent[]): Inspect
   const once = new Map(events.map((event) => [event.id, event]));
   const ordered = mergeDevices([...once.values()]);
   const draft: Draft = {
+    said: new Map(),
     id: inspectionId,
     answers: new Map(),
     replaced: new Map(),
@@ -108,6 +92,7 @@ export function fold(inspectionId: string, events: readonly AnyEvent[]): Inspect
     assignments: [],
     work: [],
     overrides: new Map(),
+    lookedAgain: new Map(),
     found: [],
     annotations: [],
     unread: 0,
@@ -125,7 +110,8 @@ export function fold(inspectionId: string, events: readonly AnyEvent[]): Inspect
       ...begun,
       circumstances: [...new Set([...begun.circumstances, ...turnedTo(course)])],
     };
-  return draft;
+  const { said: _, ...inspection } = draft;
+  return inspection;
 }
 
 /**
@@ -164,17 +150,18 @@ function apply(draft: Draft, event: InspectionEvent, order: number): void {
       draft.begun ??= { ...event.payload, ...stamp };
       return;
     case 'answered':
-      applyAnswered(draft, event.payload, stamp);
+      say(draft, event, event.payload.key, (said) => {
+        said.answered(event.payload, stamp, event);
+      });
       return;
     case 'measured':
-      applyMeasured(draft, event.payload, stamp);
+      say(draft, event, event.payload.key, (said) => {
+        said.measured(event.payload, stamp, event);
+      });
       return;
     case 'faulted':
-      replace(draft, event.payload.key, {
-        outcome: 'fault',
-        fault: event.payload,
-        readings: readingsOf(draft.answers.get(event.payload.key)),
-        ...stamp,
+      say(draft, event, event.payload.key, (said) => {
+        said.faulted(event.payload, stamp, event);
       });
       return;
     case 'counted':
@@ -193,6 +180,9 @@ function apply(draft: Draft, event: InspectionEvent, order: number): void {
     case 'overridden':
       if (!draft.overrides.has(event.payload.about))
         draft.overrides.set(event.payload.about, { ...event.payload, ...stamp });
+      return;
+    case 'looked-again':
+      draft.lookedAgain.set(event.payload.about, { ...event.payload, ...stamp });
       return;
     case 'released':
       draft.released ??= { ...event.payload, ...stamp };
@@ -226,38 +216,36 @@ function apply(draft: Draft, event: InspectionEvent, order: number): void {
   }
 }
 
-function readingsOf(answer: Answer | undefined) {
-  return answer?.outcome === 'measured' || answer?.outcome === 'fault' ? answer.readings : [];
+/** Somebody says something of a check; what it took the place of, or what counts less than another's word, stays visible. */
+function say(
+  { said, answers, replaced }: Draft,
+  speaker: Speaker,
+  key: string,
+  what: (said: Said) => void,
+): void {
+  const all = said.get(key) ?? new Said();
+  said.set(key, all);
+  const before = answers.get(key);
+  what(all);
+  const now = all.together();
+  if (now) answers.set(key, now);
+  else answers.delete(key);
+  const own = all.of(speaker);
+  const lost = [before, own === before ? undefined : own].filter(
+    (each): each is Answer => each !== undefined && !holds(now, each),
+  );
+  if (lost.length > 0) replaced.set(key, [...(replaced.get(key) ?? []), ...lost]);
 }
 
-function applyAnswered(draft: Draft, payload: AnsweredPayload, stamp: Stamp): void {
-  const { key, outcome, together } = payload;
-  if (outcome === 'cleared') {
-    remember(draft, key);
-    draft.answers.delete(key);
-  } else if (outcome === 'sound')
-    replace(draft, key, { outcome, ...(together && { together }), ...stamp });
-  else replace(draft, key, { outcome, reason: payload.reason ?? '', ...stamp });
-}
-
-/** Readings gather until the answer is cleared or replaced: the second one is the repeat. */
-function applyMeasured(draft: Draft, payload: MeasuredPayload, stamp: Stamp): void {
-  const before = draft.answers.get(payload.key);
-  const readings =
-    before?.outcome === 'measured'
-      ? [...before.readings, { ...payload, ...stamp }]
-      : [{ ...payload, ...stamp }];
-  if (before?.outcome === 'measured')
-    draft.answers.set(payload.key, { outcome: 'measured', readings, ...stamp });
-  else replace(draft, payload.key, { outcome: 'measured', readings, ...stamp });
-}
-
-function replace(draft: Draft, key: string, answer: Answer): void {
-  remember(draft, key);
-  draft.answers.set(key, answer);
-}
-
-function remember(draft: Draft, key: string): void {
-  const before = draft.answers.get(key);
-  if (before) draft.replaced.set(key, [...(draft.replaced.get(key) ?? []), before]);
+/** Whether all of what was said before still counts in what is said now: every fault of it and every number. */
+function holds(now: Answer | undefined, before: Answer): boolean {
+  if (!now) return false;
+  const numbers = new Set(('readings' in now ? now.readings : []).map(({ eventId }) => eventId));
+  const faults = faultsOf(now);
+  const isWhole =
+    ('readings' in before ? before.readings : []).every(({ eventId }) => numbers.has(eventId)) &&
+    faultsOf(before).every((fault) => faults.includes(fault));
+  if (!isWhole) return false;
+  if (now.eventId === before.eventId || before.outcome === 'fault') return true;
+  return before.outcome === 'measured' && now.outcome === 'measured';
 }

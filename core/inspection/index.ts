@@ -1,9 +1,13 @@
+export { barsMovement } from './bars';
 export type * from './course-events';
 export type * from './events';
 export { NO_COURSE, turnedTo, type Course } from './course';
 export { CODE_LETTERS, helperCode, readCode, readTagText, tagText } from './codes';
-export { isEventType } from './event-types';
-export { fold, type Answer, type Inspection, type Stamp } from './fold';
+export { isEventType, MOST_UNITS } from './event-types';
+export { faultsOf, isMended, reportsOf, type Answer, type Reported, type Stamp } from './answers';
+export { certifiedAt, mendedSince } from './mended-since';
+export { symptomOf, wordsOf } from './symptom-of';
+export { fold, type Inspection } from './fold';
 export {
   assess,
   circumstancesOf,

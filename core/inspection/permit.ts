@@ -1,3 +1,4 @@
+import { faultsOf } from './answers';
 import type { InspectionEvent } from './events';
 import type { Inspection } from './fold';
 
@@ -7,7 +8,6 @@ export type Refusal =
   | 'already-signed'
   | 'not-sealed'
   | 'no-such-defect'
-  | 'already-certified'
   | 'already-signed-out'
   | 'not-signed-out'
   | 'already-returned'
@@ -51,15 +51,15 @@ export function permitEvent(inspection: Inspection, event: InspectionEvent): Ref
     case 'assigned':
     case 'worked':
     case 'countersigned':
-      return permitWorkshop(inspection, event.payload.defectId, event.at);
+    // Whether it is certified already is a matter of the defect, which other walks may have found again since (core/repair).
     case 'certified':
-      return (
-        permitWorkshop(inspection, event.payload.defectId, event.at) ??
-        (isCertified(inspection, event.payload.defectId) ? 'already-certified' : undefined)
-      );
+      return permitWorkshop(inspection, event.payload.defectId, event.at);
     case 'overridden':
       if (!inspection.signed) return 'not-sealed';
       return inspection.overrides.has(event.payload.about) ? 'already-overridden' : undefined;
+    case 'looked-again':
+      if (!inspection.signed) return 'not-sealed';
+      return inspection.signedOut ? 'already-signed-out' : undefined;
     case 'released':
       return inspection.signed ? undefined : 'not-sealed';
     case 'signed-out':
@@ -81,14 +81,8 @@ function permitWorkshop(inspection: Inspection, defectId: string, at: number): R
   if (!inspection.signed && at - inspection.lastAt < ABANDONED_AFTER) return 'not-sealed';
   const reported =
     inspection.found.some((found) => found.defectId === defectId) ||
-    [...inspection.answers.values()].some(
-      (answer) => answer.outcome === 'fault' && answer.fault.defectId === defectId,
+    [...inspection.answers.values()].some((answer) =>
+      faultsOf(answer).some((fault) => fault.defectId === defectId),
     );
   return reported ? undefined : 'no-such-defect';
-}
-
-function isCertified(inspection: Inspection, defectId: string): boolean {
-  return inspection.certifications.some(
-    (each) => each.defectId === defectId && each.outcome !== 'deferred',
-  );
 }

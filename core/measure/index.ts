@@ -1,4 +1,14 @@
 export {
+  BOUNDED_FIELDS,
+  boundByLaw,
+  buildUpTime,
+  freePlayAngle,
+  legalLimit,
+  pushrodStroke,
+  type LegalBound,
+} from './legal-bounds';
+export { isLeap } from './leap';
+export {
   applicableLimits,
   findImpossible,
   judgeReading,
@@ -8,3 +18,4 @@ export {
   type Judgement,
   type SoundRange,
 } from './judge-reading';
+export { unitOf } from './unit-of';

@@ -1,5 +1,6 @@
 import type { Band, Limit, Reading } from '../catalogue';
-import { toSi, type UnitName } from '../quantity';
+import { toSi, UNITS, type Kind, type UnitName } from '../quantity';
+import { boundByLaw, legalLimit } from './legal-bounds';
 
 export interface AppliedLimit {
   readonly side: 'below' | 'above';
@@ -7,6 +8,8 @@ export interface AppliedLimit {
   readonly value: number;
   readonly from: Limit['from'];
   readonly source: string;
+  /** The unit's card says something laxer; the law was taken in its place: the field of the card. */
+  readonly instead?: string;
 }
 
 export interface JudgeRequest {
@@ -21,7 +24,8 @@ export interface JudgeRequest {
 export type Impossible =
   | { readonly code: 'below-possible'; readonly least: number }
   | { readonly code: 'above-possible'; readonly most: number }
-  | { readonly code: 'above-new'; readonly most: number };
+  | { readonly code: 'above-new'; readonly most: number }
+  | { readonly code: 'other-unit' };
 
 export type Judgement =
   /** Within every limit. */
@@ -35,14 +39,19 @@ export type Judgement =
 
 /**
  * What cannot be true of a reading, in SI.
+ * @param typedIn the unit that it was typed in; psi on an odometer is no distance
  * @returns undefined when the number may stand.
  */
 export function findImpossible(
   reading: Reading,
   value: number,
   specification: Readonly<Record<string, number>>,
+  typedIn?: UnitName,
 ): Impossible | undefined {
   const [least, most, unit] = reading.plausible;
+  if (typedIn !== undefined && !isOfKind(typedIn, reading.kind)) return { code: 'other-unit' };
+  // Also what is no number at all: it is not above anything, nor below.
+  if (!Number.isFinite(value)) return { code: 'above-possible', most: toSi(most, unit) };
   if (value < toSi(least, unit)) return { code: 'below-possible', least: toSi(least, unit) };
   const asNew = reading.neverAbove ? specification[reading.neverAbove] : undefined;
   if (asNew !== undefined && value > asNew * 1.02) return { code: 'above-new', most: asNew };
@@ -114,23 +123,29 @@ export function applicableLimits(
 }
 
 function applyLimit(
-  band: Band,
+  { side, limit }: Band,
   specification: Readonly<Record<string, number>>,
 ): AppliedLimit | undefined {
-  const value = limitValue(band.limit, specification);
-  if (value === undefined) return undefined;
-  return {
-    side: band.side,
-    value,
-    from: band.limit.from,
-    source: band.limit.from === 'specification' ? band.limit.field : band.limit.source,
-  };
+  if (limit.from !== 'specification')
+    return { side, value: toSi(limit.value, limit.unit), from: limit.from, source: limit.source };
+  const own = specification[limit.field];
+  if (own === undefined || !Number.isFinite(own)) {
+    const law = legalLimit(limit.field, side, specification);
+    return law && { side, value: law.value, from: 'law', source: law.source };
+  }
+  const value = own * (limit.share ?? 1);
+  const law = boundByLaw(limit.field, side, value, specification);
+  if (law) return { side, value: law.value, from: 'law', source: law.source, instead: limit.field };
+  return { side, value, from: 'specification', source: limit.field };
 }
 
-function limitValue(limit: Limit, specification: Readonly<Record<string, number>>) {
-  if (limit.from !== 'specification') return toSi(limit.value, limit.unit);
-  const own = specification[limit.field];
-  return own === undefined || !Number.isFinite(own) ? undefined : own * (limit.share ?? 1);
+/** Metres are metres, whether of tread, of a plate or of a road. */
+const LENGTHS: ReadonlySet<Kind> = new Set<Kind>(['length', 'depth', 'distance']);
+
+function isOfKind(unit: UnitName, kind: Kind): boolean {
+  if (!Object.hasOwn(UNITS, unit)) return false;
+  const own = UNITS[unit].kind;
+  return own === kind || (LENGTHS.has(own) && LENGTHS.has(kind));
 }
 
 /** Half-width in SI; a difference, so the shift of temperature units does not enter. */

@@ -1,7 +1,12 @@
 import type { Rule, Task } from './blocks';
 
 const WORDS: Readonly<Record<Rule, string>> = {
+  aboard: 'whoever may still be aboard is looked for first',
   secure: 'brake and chocks come first',
+  'lamp-test': 'the warning lamps are watched before the first start',
+  start: 'the engine is first started step by step',
+  stopping: 'what decides that it can stop comes before it rolls',
+  stowed: 'what is stowed is looked at before it is moved',
   cold: 'what must be cold comes before the engine is started',
   tests: 'the tests of the brakes keep their order',
   wash: 'what is greased is washed first',
@@ -41,5 +46,5 @@ export function nameConflict({ blocks, ruleOf }: Task, waiting: readonly number[
 }
 
 function titleOf({ zone, instances }: Task['blocks'][number]): string {
-  return `“${instances[0].check.title}” (${zone.unit.number} ${zone.title})`;
+  return `“${instances[0]?.check.title ?? 'Start early'}” (${zone.unit.number} ${zone.title})`;
 }

@@ -1,5 +1,5 @@
+import type { Clock, VehicleChange } from '../vehicle';
 import type { Spot } from './ground';
-import type { Clock, VehicleChange } from '../planning';
 
 /** What happens on a walk, as it happens. Seconds since its beginning. */
 export type Happening =
@@ -17,6 +17,8 @@ export type Happening =
       readonly at: number;
       readonly seconds: number;
       readonly change: VehicleChange;
+      /** The unit that it is done to, where it is one of the rig's. */
+      readonly unit?: string;
     }
   | { readonly kind: 'wait'; readonly at: number; readonly seconds: number; readonly clock: Clock }
   | {
@@ -24,6 +26,8 @@ export type Happening =
       readonly at: number;
       readonly seconds: number;
       readonly block: number;
+      /** What the checks of the block do to the vehicle themselves, as a guided start does. */
+      readonly does: readonly VehicleChange[];
     };
 
 export interface Totals {

@@ -11,5 +11,5 @@ export {
   type PlannedStop,
   type PlanRequest,
 } from './plan-walk';
-export { searchExactly, searchOrder, type Question } from './search';
+export { chanceFrom, nearestFirst, searchExactly, searchOrder, type Question } from './search';
 export { walkThrough } from './walk-through';

@@ -3,15 +3,14 @@ import type { CheckInstance, Rig } from '../rig';
 import { cutIntoBlocks, type Block, type Rule, type Task } from './blocks';
 import {
   findHelperless,
-  isStanding,
   orderWalk,
   USUAL_PACE,
   USUAL_SCHOOL,
   type PaceSettings,
-  type Requirement,
   type School,
   type Stop,
 } from '../planning';
+import { isDriven, wantsOff, wantsRunning, type Requirement } from '../vehicle';
 import { searchOrder } from './search';
 import { wayOf, type Point } from './way';
 import type { Happening, Totals } from './happening';
@@ -117,12 +116,12 @@ export function planWalk(request: PlanRequest): Plan {
   const outset: Outset = {
     phase,
     freezing: request.circumstances.includes('freezing'),
-    airUp: phase !== 'pre-trip' || !rig.units.some(({ module }) => module.airBrakes),
-    warm: phase === 'post-trip' || phase === 'under-way',
+    airUp: isDriven(phase) || !rig.units.some(({ module }) => module.airBrakes),
+    warm: isDriven(phase),
     running: request.running ?? false,
     now: request.now,
   };
-  const task = withFixed(cutIntoBlocks(rig, school, pace, isCold(outset)), request.fixed ?? []);
+  const task = withFixed(cutIntoBlocks(rig, school, pace, outset), request.fixed ?? []);
   const order = searchOrder({ task, school, pace, outset }, seed, request.last);
   const happenings: Happening[] = [];
   const totals = walkThrough(task, order, school, pace, outset, (each) => happenings.push(each));
@@ -149,7 +148,7 @@ export function walkInCatalogueOrder(
   pace: PaceSettings,
   outset: Outset,
 ): Totals {
-  const task = cutIntoBlocks(rig, school, pace);
+  const task = cutIntoBlocks(rig, school, pace, outset);
   const zones = new Map(rig.zones.map((zone) => [zone.key, zone]));
   const blockOf = new Map(
     task.blocks.flatMap((block) => block.instances.map(({ key }) => [key, block] as const)),
@@ -171,12 +170,18 @@ export function walkInCatalogueOrder(
   return walkThrough({ ...task, blocks }, [...blocks.keys()], school, pace, outset);
 }
 
-function isCold({ running, warm, now }: Outset): boolean {
-  return !running && (now ? now.coldIn === 0 && now.settledIn === 0 : !warm);
-}
-
 /** What even a hand does not turn round. */
-const STRONGER = new Set<Rule>(['secure', 'cold', 'tests', 'wash']);
+const STRONGER = new Set<Rule>([
+  'aboard',
+  'secure',
+  'cold',
+  'lamp-test',
+  'start',
+  'stopping',
+  'stowed',
+  'tests',
+  'wash',
+]);
 
 /**
  * Stops that were put into an order by hand keep it: each before the next. A hand is stronger than the order of the school, and
@@ -201,7 +206,8 @@ function withFixed(task: Task, fixed: readonly string[]): Task {
 }
 
 /** Neighbouring blocks of one zone are one stop. */
-function toStops({ blocks }: Task, happenings: readonly Happening[]): PlannedStop[] {
+function toStops(task: Task, happenings: readonly Happening[]): PlannedStop[] {
+  const { blocks } = task;
   const stops: PlannedStop[] = [];
   const seen = new Map<string, number>();
   const waits = new Set<Awaited>();
@@ -211,9 +217,9 @@ function toStops({ blocks }: Task, happenings: readonly Happening[]): PlannedSto
     if (happening.kind === 'change' && happening.change === 'power-take-off') waits.add('oil');
     if (happening.kind !== 'check') return;
     const block = blocks[happening.block];
-    if (block.requirement.air) waits.delete('air');
-    if (block.requirement.oilWarm) waits.delete('oil');
-    if (block.requirement.engineWarm) waits.delete('warm');
+    if (block.requirement.air !== undefined) waits.delete('air');
+    if (block.requirement.clocks.includes('oil')) waits.delete('oil');
+    if (block.requirement.clocks.includes('warm')) waits.delete('warm');
     const last = stops.at(-1);
     if (last && last.zone.key === block.zone.key) {
       stops[stops.length - 1] = {
@@ -231,7 +237,7 @@ function toStops({ blocks }: Task, happenings: readonly Happening[]): PlannedSto
       instances: block.instances,
       at: happening.at,
       seconds: happening.seconds,
-      because: reasonOf(block, waits, happenings, index, blocks),
+      because: reasonOf(task, happening.block, waits, happenings, index),
       block: block.key,
     });
   });
@@ -262,6 +268,8 @@ function inUsualOrder(
   for (const happening of happenings) {
     const breaks =
       happening.kind !== 'check' ||
+      // What does something to the vehicle stands where it was planned.
+      [happening.block, ...inGo.slice(-1)].some((at) => acts(blocks[at].requirement)) ||
       inGo.some((before) => ruleOf(before, happening.block)) ||
       (clocks && waits(blocks[happening.block].requirement));
     if (happening.kind === 'change' && happening.change === 'start') clocks = true;
@@ -301,49 +309,49 @@ function findHelped({ blocks }: Task, happenings: readonly Happening[]): Plan['h
   return parts;
 }
 
-const waits = ({ engine, air, oilWarm, engineWarm, settled }: Requirement) =>
-  engine === 'cold' || (air ?? oilWarm ?? engineWarm ?? settled ?? false);
+const acts = ({ does, leavesAir }: Requirement) => does.length > 0 || leavesAir !== undefined;
+
+const waits = ({ air, clocks }: Requirement) => air !== undefined || clocks.length > 0;
 
 function reasonOf(
-  { requirement, zone }: Block,
-  waits: ReadonlySet<Awaited>,
+  { blocks, standing }: Task,
+  at: number,
+  waiting: ReadonlySet<Awaited>,
   happenings: readonly Happening[],
   index: number,
-  blocks: readonly Block[],
 ): Because {
+  const { requirement, zone } = blocks[at];
+  const { clocks, states } = requirement;
   if (zone.round === 'brakes') return { code: 'tests' };
-  if (requirement.engine === 'cold') return { code: 'cold' };
-  if (requirement.oilWarm) return { code: 'oil' };
-  if (requirement.air) return { code: 'air' };
-  if (requirement.settled) return { code: 'settle' };
-  if (requirement.engineWarm) return { code: 'warm' };
-  const clock = findRunning(waits, happenings, index, blocks);
-  if (clock && isIdle(requirement)) return { code: 'meanwhile', clock };
-  if (requirement.lamps) return { code: 'lamps' };
-  if (requirement.brake === 'released') return { code: 'brake' };
-  if (requirement.engine === 'off') return { code: 'engine-off' };
-  if (requirement.engine === 'on') return { code: 'engine-on' };
-  return { code: isStanding(requirement) && zone.round !== 'outside' ? 'school' : 'way' };
+  for (const code of ['cold', 'oil'] as const) if (clocks.includes(code)) return { code };
+  if (requirement.air !== undefined) return { code: 'air' };
+  for (const code of ['settle', 'warm'] as const) if (clocks.includes(code)) return { code };
+  const clock = findRunning(waiting, happenings, index, blocks);
+  if (clock && states.engine === undefined) return { code: 'meanwhile', clock };
+  if (states.lamps) return { code: 'lamps' };
+  if (states.brake?.includes('released')) return { code: 'brake' };
+  if (wantsOff(requirement) && !standing[at]) return { code: 'engine-off' };
+  if (wantsRunning(requirement)) return { code: 'engine-on' };
+  if (requirement.starts) return { code: 'engine-on' };
+  if (wantsOff(requirement) && zone.round === 'outside') return { code: 'way' };
+  if (wantsOff(requirement)) return { code: 'engine-off' };
+  return { code: standing[at] && zone.round !== 'outside' ? 'school' : 'way' };
 }
-
-const isIdle = (requirement: Requirement) => isStanding(requirement) && !requirement.engine;
-
-const WANTED_AS = { air: 'air', oil: 'oilWarm', warm: 'engineWarm' } as const;
 
 /** A clock that somebody will need later on and that has not been waited for yet. */
 function findRunning(
-  waits: ReadonlySet<Awaited>,
+  waiting: ReadonlySet<Awaited>,
   happenings: readonly Happening[],
   index: number,
   blocks: readonly Block[],
 ): Awaited | undefined {
   return (['air', 'oil', 'warm'] as const).find(
     (clock) =>
-      waits.has(clock) &&
+      waiting.has(clock) &&
       happenings.slice(index + 1).some((later) => {
         if (later.kind !== 'check') return false;
         const { requirement } = blocks[later.block];
-        return requirement[WANTED_AS[clock]];
+        return clock === 'air' ? requirement.air !== undefined : requirement.clocks.includes(clock);
       }),
   );
 }

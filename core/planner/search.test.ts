@@ -6,7 +6,15 @@ import { costOf, cutIntoBlocks, searchExactly, searchOrder, walkThrough, type Ou
 describe('against every order there is', () => {
   /** A small walk: some of the blocks of a rig. */
   function small(name: string, take: readonly number[]) {
-    const whole = cutIntoBlocks(rigOf(name), USUAL_SCHOOL, USUAL_PACE);
+    const rig = rigOf(name);
+    const outset: Outset = {
+      phase: 'pre-trip',
+      freezing: false,
+      airUp: !rig.units.some(({ module }) => module.airBrakes),
+      warm: false,
+      running: false,
+    };
+    const whole = cutIntoBlocks(rig, USUAL_SCHOOL, USUAL_PACE, outset);
     const kept = [...new Set(take.map((index) => index % whole.blocks.length))].sort(
       (a, b) => a - b,
     );
@@ -14,14 +22,8 @@ describe('against every order there is', () => {
     const task = {
       ...whole,
       blocks: kept.map((index) => whole.blocks[index]),
+      standing: kept.map((index) => whole.standing[index]),
       before: kept.map((index) => whole.before[index].flatMap((other) => place.get(other) ?? [])),
-    };
-    const outset: Outset = {
-      phase: 'pre-trip',
-      freezing: false,
-      airUp: !whole.rig.units.some(({ module }) => module.airBrakes),
-      warm: false,
-      running: false,
     };
     return { task, school: USUAL_SCHOOL, pace: USUAL_PACE, outset };
   }

@@ -1,7 +1,8 @@
 import { ROUNDS } from '../catalogue';
 import type { Task } from './blocks';
 import { alongWay } from './ground';
-import { isStanding, rankOf, type PaceSettings, type School } from '../planning';
+import { rankOf, type PaceSettings, type School } from '../planning';
+import { wantsOff, wantsRunning } from '../vehicle';
 import { nameConflict } from './conflict';
 import type { Outset } from './outset';
 import { modelOf, type Model } from './walk-through';
@@ -26,6 +27,9 @@ export interface Question {
 
 /** Steps of the model that the search may spend; more blocks get fewer orders tried, not more time. */
 const STEPS = { least: 120_000, perBlock: 7_000, most: 900_000 };
+
+/** Blocks of a walk that is small. */
+const SMALL = 12;
 
 /** Among orders of nearly the same time the one that is closest to the last walk is worth more than the rest. */
 const NEARLY = 1.02;
@@ -57,10 +61,13 @@ export function searchOrder(
   const zones = Int32Array.from(task.blocks, ({ zone }) => names.indexOf(zone.key));
   let best = beginnings[0];
   let bestCost = Infinity;
+  // A small walk is mended from many beginnings: a valley that it does not get out of is found from another side.
+  for (let more = size <= SMALL ? 12 : 0; more > 0; more -= 1)
+    beginnings.push(inOrder(task, shuffled(size, chance), isBefore));
   const begun = beginnings
     .map((order) => ({ order, cost: model.walk(order) }))
     .sort((one, other) => one.cost - other.cost)
-    .slice(0, 3);
+    .slice(0, size <= SMALL ? beginnings.length : 3);
   for (const each of begun) {
     const mended = mend(
       model,
@@ -86,6 +93,11 @@ export function searchOrder(
     bestCost * NEARLY,
   );
   return close.cost <= bestCost * NEARLY ? close.order : best;
+}
+
+function shuffled(size: number, chance: () => number): number[] {
+  const lots = Array.from({ length: size }, chance);
+  return [...lots.keys()].sort((one, other) => lots[one] - lots[other]);
 }
 
 /** The order of the last walk; what it did not have goes where it costs least. */
@@ -127,7 +139,7 @@ function sweeps({ task, school }: Question): number[][] {
   const { blocks, ground } = task;
   const along = (index: number) => alongWay(blocks[index].spot, ground, school.direction);
   const first = blocks.map(({ zone }) => rankOf(zone.round, school.first) ?? ROUNDS.length);
-  const standing = blocks.map(({ requirement }) => (isStanding(requirement) ? 0 : 1));
+  const standing = task.standing.map((each) => (each ? 0 : 1));
   const indices = [...blocks.keys()];
   const by = (...keys: readonly ((index: number) => number)[]) =>
     [...indices].sort((one, other) => {
@@ -153,6 +165,11 @@ function inOrder(task: Task, wished: readonly number[], isBefore: Before): numbe
   return order;
 }
 
+/** The order of whoever always does next what is nearest in time: what a plan must be better than. */
+export function nearestFirst({ task, school, pace, outset }: Question): number[] {
+  return greedy(task, modelOf(task, school, pace, outset), matrixOf(task))[0];
+}
+
 /** Always the block next that costs least from here; once as it comes, once with what starts a clock brought forward. */
 function greedy({ blocks }: Task, model: Model, isBefore: Before): number[][] {
   return [0, 1, 2].map((bias) => {
@@ -171,9 +188,9 @@ function greedy({ blocks }: Task, model: Model, isBefore: Before): number[][] {
         if (!free) continue;
         const { requirement, seconds } = blocks[index];
         const bonus =
-          bias === 1 && requirement.engine === 'on'
+          bias === 1 && wantsRunning(requirement)
             ? -40
-            : bias === 2 && (requirement.engine === 'off' || requirement.engine === 'cold')
+            : bias === 2 && wantsOff(requirement)
               ? -60
               : 0;
         order.push(index);
@@ -299,7 +316,8 @@ function mayMove(
 }
 
 /**
- * The very best order by trying every one that is allowed: for the bench and tests, on up to ten blocks.
+ * The very best order by trying every one that is allowed, with and without each early start of a clock, anywhere: for the bench
+ * and tests, on up to ten blocks.
  * @throws {RangeError} for more
  */
 export function searchExactly(question: Question): number[] {
@@ -312,24 +330,32 @@ export function searchExactly(question: Question): number[] {
   let least = Infinity;
   const order: number[] = [];
   const used = new Uint8Array(size);
+  const checks = task.blocks.filter(({ act }) => !act).length;
+  let placed = 0;
   const place = () => {
-    if (order.length === size) {
+    // Every check stands in it; acts that are left are not wanted.
+    if (placed === checks) {
       const price = model.walk(order);
       if (price < least) {
         least = price;
         best = [...order];
       }
-      return;
     }
     for (let index = 0; index < size; index += 1) {
       if (used[index]) continue;
+      const { act } = task.blocks[index];
+      // An act after the last check is of no use to anybody.
+      if (act && placed === checks) continue;
       let free = true;
       for (let other = 0; other < size; other += 1)
-        if (!used[other] && other !== index && isBefore[other][index]) free = false;
+        if (!used[other] && other !== index && isBefore[other][index] && !task.blocks[other].act)
+          free = false;
       if (!free) continue;
       used[index] = 1;
       order.push(index);
+      if (!act) placed += 1;
       place();
+      if (!act) placed -= 1;
       order.pop();
       used[index] = 0;
     }

@@ -1,15 +1,26 @@
+import { layoutOf, type PaceSettings, type School } from '../planning';
+import {
+  AIR_FULL,
+  bitOf,
+  layWant,
+  nextReach,
+  statesAtEnd,
+  transitionOf,
+  type Clock,
+  type LaidTransition,
+  type LaidWant,
+  type VehicleChange,
+} from '../vehicle';
 import type { Task } from './blocks';
 import { legBetween, type Spot } from './ground';
 import { TIES, type Happening, type Totals } from './happening';
-import type { Outset } from './outset';
-import { wantOf, WANT } from './want';
-import type { Clock, PaceSettings, School, VehicleChange } from '../planning';
+import { airAt, valuesAt, type Outset } from './outset';
 
 /** The same walk for every order of its blocks, made ready so that many orders can be tried. */
 export interface Model {
   /**
    * Walks the blocks in an order: goes there, brings the vehicle into the state that each wants, waits where a clock has
-   * not run down, does the work. The totals are kept in the model until the next walk.
+   * not run down, does the work; at its end everything is put back. The totals are kept in the model until the next walk.
    * @param count how many of the order are walked; all of them where nothing is said
    * @param tell is called with everything that happens
    */
@@ -25,29 +36,45 @@ export interface Model {
 const TIME = 0;
 const METRES = 1;
 const WAITING = 2;
-const AIR_AT = 3;
-const OIL_AT = 4;
-const COLD_AT = 5;
-const SETTLED_AT = 6;
-const WARM_AT = 7;
-const CLEAN_AT = 8;
+const AIR = 3;
+const AIR_SINCE = 4;
+const OIL_AT = 5;
+const COLD_AT = 6;
+const SETTLED_AT = 7;
+const WARM_AT = 8;
+const CLEAN_AT = 9;
+
+/** What a clock of a block must have reached. */
+const CLOCK_AT = { oil: OIL_AT, cold: COLD_AT, settle: SETTLED_AT, warm: WARM_AT } as const;
+/** In this order they are waited for. */
+const CLOCKS = ['oil', 'warm', 'cold', 'settle'] as const;
+
+/** psi that an engine makes at a time of 100 psi in so many seconds. */
+const BUILT = 100;
+/** No chain of changes is longer; one that goes round in circles is a fault of the table. */
+const MOST_CHANGES = 60;
 
 /** Makes a task ready: distances between all its places, and what each block wants, as numbers. */
 export function modelOf(task: Task, school: School, pace: PaceSettings, outset: Outset): Model {
-  const { ground, blocks } = task;
-  // At hand: an import is looked up each time where modules are not bundled.
-  const bits = WANT;
+  const { ground, blocks, rig } = task;
+  const layout = layoutOf(rig);
   const size = blocks.length;
   const SEAT = size;
   const WHEEL = size + 1;
   const HERE = size + 2;
-  const here = task.rig.zones.find(({ key: zone }) => zone === outset.now?.zone);
+  const BAY = size + 3;
+  const here = rig.zones.find(({ key: zone }) => zone === outset.now?.zone);
+  const bay = rig.zones.find(({ round }) => round === 'engine-bay');
+  const controls = rig.zones.filter(({ round }) => round === 'equipment');
   const places: Spot[] = [
     ...blocks.map(({ spot }) => spot),
     ground.seat,
     ground.wheel,
     here ? ground.spotOf(here) : ground.corner,
+    bay ? ground.spotOf(bay) : ground.corner,
+    ...controls.map((zone) => ground.spotOf(zone)),
   ];
+  const FIRST_CONTROLS = size + 4;
   const wide = places.length;
   const legSeconds = new Float64Array(wide * wide).fill(NaN);
   const legMetres = new Float64Array(wide * wide);
@@ -62,60 +89,94 @@ export function modelOf(task: Task, school: School, pace: PaceSettings, outset: 
     legClimbs[at] = leg.climbs;
     legReversals[at] = leg.reversals;
   };
-  const wants = Int32Array.from(blocks, ({ requirement }) => wantOf(requirement));
+  /** Where a unit is worked from: its own controls, the nearest to the block; else where the block is. */
+  const controlsOf = new Map<string, number>();
+  const controlsFor = (unit: string, block: number): number => {
+    const name = `${unit} ${block}`;
+    const known = controlsOf.get(name);
+    if (known !== undefined) return known;
+    let best = block < size && blocks[block].zone.unit.id === unit ? block : -1;
+    let least = Infinity;
+    const from = places[block];
+    controls.forEach((zone, at) => {
+      if (zone.unit.id !== unit) return;
+      const off = Math.hypot(zone.x - from.x, zone.y - from.y);
+      if (off < least) [least, best] = [off, FIRST_CONTROLS + at];
+    });
+    if (best < 0) {
+      const zone = rig.zones.find((each) => each.unit.id === unit);
+      const at = blocks.findIndex((each) => each.zone.unit.id === unit);
+      best = at >= 0 ? at : zone ? HERE : SEAT;
+    }
+    controlsOf.set(name, best);
+    return best;
+  };
+  const wants: readonly LaidWant[] = blocks.map(({ want }) => want);
+  const atEnd = layWant(layout, { states: statesAtEnd(outset.phase), rolls: false }, undefined);
+  const endWant: LaidWant = { ...atEnd, pairs: [...endOfUnits(), ...atEnd.pairs] };
   const work = Float64Array.from(blocks, ({ seconds }) => seconds);
   const names = [...new Set(blocks.map(({ zone }) => zone.key))];
-  const zones = Int32Array.from(blocks, ({ zone }) => names.indexOf(zone.key));
+  const zones = Int32Array.from(blocks, ({ zone, act }) => (act ? -1 : names.indexOf(zone.key)));
   const zoneNow = names.indexOf(outset.now?.zone ?? '');
-  const inCab = Uint8Array.from(places, ({ level }) => (level === 'cab' ? 1 : 0));
-  const chocksIn = Uint8Array.from(blocks, ({ instances }) =>
-    instances.some(({ check }) => check.does?.includes('chocks-in')) ? 1 : 0,
+  const acts = blocks.map(({ act }) => act !== undefined);
+  const leaves = Float64Array.from(blocks, ({ requirement }) => requirement.leavesAir ?? Infinity);
+  const does = blocks.map(({ requirement, zone }) =>
+    requirement.does.flatMap((change) => {
+      const rule = transitionOf(change);
+      const slot = rule && layout.slotOf(rule.of, zone.unit.id);
+      return rule && slot !== undefined ? [{ change, slot, rule }] : [];
+    }),
   );
-  const inBay = Uint8Array.from(places, ({ level }) => (level === 'bay' ? 1 : 0));
+  const waits = blocks.map(({ requirement }) =>
+    CLOCKS.filter((clock) => requirement.clocks.includes(clock)),
+  );
   const warmUp = outset.freezing ? pace.oilWarmUpInFrost : pace.oilWarmUp;
+  const airRate = BUILT / pace.airBuildUp;
+  const begun = valuesAt(layout, outset);
+  const airBegun = airAt(outset);
+  const RUNNING = bitOf('engine', 'idling') | bitOf('engine', 'working');
+  const values = new Uint8Array(begun.length);
 
   // Numbers that change with every step; an array of them is not made anew each time.
-  const now = new Float64Array(9);
+  const now = new Float64Array(10);
   let tell: ((happening: Happening) => void) | undefined;
   let place = HERE;
   let stand = zoneNow;
   let climbs = 0;
   let starts = 0;
   let reversals = 0;
-  let running = false;
-  let key = false;
-  let lamps = false;
-  let released = false;
-  let chocks = false;
-  let powerTakeOff = false;
-  let propped = false;
-  let platform = false;
-  let outriggers = false;
-  let hood = false;
+
+  function endOfUnits(): number[] {
+    const states = statesAtEnd(outset.phase);
+    return layout.slots.flatMap(({ dimension, unit }, at) => {
+      const wanted = states[dimension];
+      return unit === undefined || !wanted
+        ? []
+        : [at, wanted.reduce((mask, value) => mask | bitOf(dimension, value), 0)];
+    });
+  }
+
+  const isRunning = () => (values[layout.engine] & RUNNING) !== 0;
+  const air = () =>
+    isRunning() ? Math.min(AIR_FULL, now[AIR] + (now[TIME] - now[AIR_SINCE]) * airRate) : now[AIR];
+  const settleAir = () => {
+    now[AIR] = air();
+    now[AIR_SINCE] = now[TIME];
+  };
 
   const reset = () => {
     now.fill(0);
     climbs = starts = reversals = 0;
     place = HERE;
     stand = zoneNow;
+    values.set(begun);
     const { now: from } = outset;
-    running = outset.running;
-    key = from?.key ?? outset.running;
-    lamps = from?.lamps ?? false;
-    released = from?.released ?? false;
-    chocks = from?.chocks ?? false;
-    powerTakeOff = from?.powerTakeOff ?? false;
-    propped = from?.propped ?? false;
-    platform = from?.platform ?? false;
-    outriggers = from?.outriggers ?? false;
-    hood = from?.hood ?? false;
-    now[AIR_AT] = from?.airIn ?? (outset.airUp ? 0 : outset.running ? pace.airBuildUp : Infinity);
+    const running = isRunning();
+    now[AIR] = airBegun;
     now[OIL_AT] = from?.oilIn ?? Infinity;
-    now[COLD_AT] = from?.coldIn ?? (outset.running ? Infinity : outset.warm ? pace.coolDown : 0);
-    now[SETTLED_AT] =
-      from?.settledIn ?? (outset.running ? Infinity : outset.warm ? pace.oilSettles : 0);
-    now[WARM_AT] =
-      from?.warmIn ?? (outset.warm ? 0 : outset.running ? pace.engineWarmUp : Infinity);
+    now[COLD_AT] = from?.coldIn ?? (running ? Infinity : outset.warm ? pace.coolDown : 0);
+    now[SETTLED_AT] = from?.settledIn ?? (running ? Infinity : outset.warm ? pace.oilSettles : 0);
+    now[WARM_AT] = from?.warmIn ?? (outset.warm ? 0 : running ? pace.engineWarmUp : Infinity);
     now[CLEAN_AT] = from?.cleanIn ?? 0;
   };
   const go = (to: number) => {
@@ -137,178 +198,116 @@ export function modelOf(task: Task, school: School, pace: PaceSettings, outset: 
     now[TIME] += legSeconds[at];
     place = to;
   };
-  const change = (name: VehicleChange, seconds: number) => {
-    tell?.({ kind: 'change', at: now[TIME], seconds, change: name });
-    now[TIME] += seconds;
-  };
   const wait = (until: number, clock: Clock) => {
     if (until <= now[TIME]) return;
     tell?.({ kind: 'wait', at: now[TIME], seconds: until - now[TIME], clock });
     now[WAITING] += until - now[TIME];
     now[TIME] = until;
   };
-  const setBrake = () => {
-    change('set-brake', pace.switching);
-    released = false;
+  /** What a change does to the clocks, once the value has changed. */
+  const setClocks = (change: VehicleChange) => {
+    if (change === 'start') {
+      now[AIR_SINCE] = now[TIME];
+      // What has cooled down entirely warms up from the beginning.
+      if (now[WARM_AT] === Infinity || now[COLD_AT] <= now[TIME])
+        now[WARM_AT] = now[TIME] + pace.engineWarmUp;
+      now[COLD_AT] = now[SETTLED_AT] = Infinity;
+    } else if (change === 'shut-down') {
+      now[OIL_AT] = Infinity;
+      now[COLD_AT] = now[TIME] + pace.coolDown;
+      now[SETTLED_AT] = now[TIME] + pace.oilSettles;
+      if (now[WARM_AT] > now[TIME]) now[WARM_AT] = Infinity;
+    } else if (change === 'power-take-off') now[OIL_AT] = now[TIME] + warmUp;
+    else if (change === 'power-take-off-off') now[OIL_AT] = Infinity;
   };
-  const start = () => {
-    if (released) setBrake();
-    change('start', pace.start);
-    running = key = true;
-    starts += 1;
-    // What has cooled down entirely warms up from the beginning.
-    if (now[WARM_AT] === Infinity || now[COLD_AT] <= now[TIME])
-      now[WARM_AT] = now[TIME] + pace.engineWarmUp;
-    now[COLD_AT] = now[SETTLED_AT] = Infinity;
-    if (now[AIR_AT] === Infinity) now[AIR_AT] = now[TIME] + pace.airBuildUp;
+  const set = (slot: number, bit: number, also: readonly number[]) => {
+    values[slot] = bit;
+    for (let at = 0; at < also.length; at += 2) values[also[at]] = also[at + 1];
   };
-  const shutDown = () => {
-    wait(now[CLEAN_AT], 'clean');
-    change('shut-down', pace.shutDown);
-    running = powerTakeOff = false;
-    now[OIL_AT] = Infinity;
-    now[COLD_AT] = now[TIME] + pace.coolDown;
-    now[SETTLED_AT] = now[TIME] + pace.oilSettles;
-    if (now[WARM_AT] > now[TIME]) now[WARM_AT] = Infinity;
-  };
-  /** Whether the seat must be visited before this can be done. */
-  const needsSeat = (want: number): boolean =>
-    ((want & bits.engineOn) !== 0 && !running) ||
-    ((want & bits.engineOff) !== 0 && running) ||
-    ((want & bits.key) !== 0 && !key) ||
-    ((want & bits.lamps) !== 0 && !lamps) ||
-    ((want & bits.released) !== 0 && !released) ||
-    ((want & bits.set) !== 0 && released) ||
-    ((want & bits.powerTakeOff) !== 0 && !powerTakeOff) ||
-    ((want & bits.air) !== 0 && now[AIR_AT] === Infinity);
-  /** Everything that the seat can do towards it. */
-  const atSeat = (want: number) => {
-    if ((want & bits.air) !== 0 && now[AIR_AT] === Infinity && !running) start();
-    if ((want & bits.engineOn) !== 0 && !running) start();
-    if ((want & bits.engineOff) !== 0 && running) {
-      // Air is pumped only while the engine runs, so it is waited for before it is shut down.
-      if ((want & bits.air) !== 0) wait(now[AIR_AT], 'air');
-      shutDown();
-    }
-    if ((want & bits.key) !== 0 && !key) {
-      change('key-on', pace.switching);
-      key = true;
-    }
-    if ((want & bits.lamps) !== 0 && !lamps) {
-      change('lamps-on', pace.switching);
-      lamps = true;
-    }
-    if ((want & bits.powerTakeOff) !== 0 && !powerTakeOff) {
-      change('power-take-off', pace.powerTakeOff);
-      powerTakeOff = true;
-      now[OIL_AT] = now[TIME] + warmUp;
-    }
-    if ((want & bits.set) !== 0 && released) setBrake();
-    if ((want & bits.released) !== 0 && !released) {
-      change('release-brake', pace.switching);
-      released = true;
+  const placeOf = ({ rule, unit }: LaidTransition, block: number): number => {
+    switch (rule.where) {
+      case 'seat':
+        return SEAT;
+      case 'wheel':
+        return WHEEL;
+      case 'bay':
+        return BAY;
+      case 'controls':
+      case 'here':
+        return controlsFor(unit ?? '', block);
     }
   };
-  /** Before leaving the seat: what the next stops outside will want, as far as nothing contradicts it. */
-  const lookAhead = (order: ArrayLike<number>, from: number, count: number) => {
-    let engine = 0;
-    let brake = 0;
-    for (let index = from; index < count; index += 1) {
-      const block = order[index];
-      if (inCab[block]) return;
-      const want = wants[block];
-      const off = (want & bits.engineOff) !== 0;
-      const on = (want & bits.engineOn) !== 0;
-      if (off && (engine === 1 || (running && engine !== 2))) return;
-      if (on && engine === 2) return;
-      const letGo = (want & bits.released) !== 0;
-      const set = (want & bits.set) !== 0;
-      // A brake is released only with chocks in, which are not at the seat.
-      if (letGo && (!chocks || brake === 1)) return;
-      // Nobody starts an engine, or sets the brake, under a stop that wants it released.
-      const starts = !running && (want & (bits.engineOn | bits.powerTakeOff | bits.air)) !== 0;
-      if ((set || (starts && needsSeat(want))) && brake === 2) return;
-      if (letGo) brake = 2;
-      else if (set) brake = 1;
-      if (off) engine = 2;
-      else if (on) engine = 1;
-      if (needsSeat(want)) atSeat(want);
-    }
+  const apply = (transition: LaidTransition, block: number) => {
+    const { change, rule, slot, to, also, unit } = transition;
+    go(placeOf(transition, block));
+    // An exhaust that is being cleaned is not cut short.
+    if (change === 'shut-down') wait(now[CLEAN_AT], 'clean');
+    const seconds = pace[rule.takes as keyof PaceSettings];
+    tell?.({ kind: 'change', at: now[TIME], seconds, change, ...(unit !== undefined && { unit }) });
+    now[TIME] += seconds;
+    if (slot === layout.engine) settleAir();
+    set(slot, to, also);
+    if (change === 'start') starts += 1;
+    setClocks(change);
   };
-  const moveChocks = (inPlace: boolean) => {
-    go(WHEEL);
-    change(inPlace ? 'chocks-in' : 'chocks-out', pace.chocks);
-    chocks = inPlace;
-  };
-  const bringAbout = (order: ArrayLike<number>, index: number, count: number) => {
-    const block = order[index];
-    const want = wants[block];
-    if (hood && !inBay[block]) {
-      change('hood-closed', pace.hood / 2);
-      hood = false;
+  const bringAbout = (want: LaidWant, block: number) => {
+    for (let count = 0; ; count += 1) {
+      if (count > MOST_CHANGES)
+        throw new RangeError(
+          `No chain of changes brings the vehicle to stand as ${blocks[block]?.key ?? 'the end'} wants it.`,
+        );
+      const reach = nextReach(layout, values, want, air());
+      if (!reach) return;
+      if (reach.kind === 'change') apply(reach, block);
+      else wait(now[TIME] + (reach.atLeast - air()) / airRate + 1e-6, 'air');
     }
-    // Chocks come before the brake is let go, and before anybody reaches under.
-    if ((want & bits.chocksIn) !== 0 && !chocks) moveChocks(true);
-    if ((want & bits.chocksOut) !== 0 && chocks) {
-      if (released) {
-        go(SEAT);
-        setBrake();
-      }
-      moveChocks(false);
-    }
-    if (needsSeat(want)) {
-      go(SEAT);
-      atSeat(want);
-      if (!inCab[block]) lookAhead(order, index, count);
-    } else if (inCab[place] && !inCab[block]) {
-      lookAhead(order, index, count);
-    }
-    go(block);
-    if (zones[block] !== stand) {
-      now[TIME] += pace.arriving;
-      stand = zones[block];
-    }
-    if (inBay[block] && !hood) {
-      change('hood-open', pace.hood / 2);
-      hood = true;
-    }
-    if ((want & bits.propped) !== 0 && !propped) {
-      change('prop', pace.prop);
-      propped = true;
-    }
-    if ((want & bits.platform) !== 0 && !platform) {
-      change('platform-down', pace.platform);
-      platform = true;
-    }
-    if ((want & bits.outriggers) !== 0 && !outriggers) {
-      change('outriggers', pace.outriggers);
-      outriggers = true;
-    }
-    if ((want & bits.air) !== 0) wait(now[AIR_AT], 'air');
-    if ((want & bits.oilWarm) !== 0) wait(now[OIL_AT], 'oil');
-    if ((want & bits.engineWarm) !== 0) wait(now[WARM_AT], 'warm');
-    if ((want & bits.cold) !== 0) wait(now[COLD_AT], 'cold');
-    if ((want & bits.settled) !== 0) wait(now[SETTLED_AT], 'settle');
   };
 
   return {
     walk(order, count = order.length, listener) {
       tell = listener;
       reset();
-      for (let index = 0; index < count; index += 1) {
-        bringAbout(order, index, count);
+      // An early start of a clock that nobody waits for any more is not made.
+      let last = count;
+      while (last > 0 && acts[order[last - 1]]) last -= 1;
+      for (let index = 0; index < last; index += 1) {
         const block = order[index];
-        if (tell) tell({ kind: 'check', at: now[TIME], seconds: work[block], block });
+        bringAbout(wants[block], block);
+        // What only brings the vehicle into a state has no place of its own.
+        if (acts[block]) continue;
+        go(block);
+        if (zones[block] !== stand) {
+          now[TIME] += pace.arriving;
+          stand = zones[block];
+        }
+        for (const clock of waits[block]) wait(now[CLOCK_AT[clock]], clock);
+        tell?.({
+          kind: 'check',
+          at: now[TIME],
+          seconds: work[block],
+          block,
+          does: does[block].map(({ change }) => change),
+        });
         now[TIME] += work[block];
-        if (chocksIn[block]) chocks = true;
+        for (const { change, slot, rule } of does[block]) {
+          const bit = bitOf(rule.of, rule.to);
+          if (values[slot] === bit) continue;
+          if (slot === layout.engine) settleAir();
+          set(slot, bit, []);
+          if (change === 'start') starts += 1;
+          if (rule.also)
+            for (const [of, value] of Object.entries(rule.also)) {
+              const at = layout.slotOf(of as keyof typeof rule.also);
+              if (at !== undefined) values[at] = bitOf(of as keyof typeof rule.also, value);
+            }
+          setClocks(change);
+        }
+        if (leaves[block] < Infinity) {
+          settleAir();
+          now[AIR] = Math.min(now[AIR], leaves[block]);
+        }
       }
-      if (hood) change('hood-closed', pace.hood / 2);
-      hood = false;
-      if (released) {
-        go(SEAT);
-        setBrake();
-      }
-      if (chocks) moveChocks(false);
+      bringAbout(endWant, SEAT);
       return (
         now[TIME] +
         starts * TIES.starts +

@@ -7,5 +7,7 @@ export function findHelperless(rig: Rig): CheckInstance[] {
 
 /** Whether somebody else than the driver may answer a check. */
 export function mayHelperAnswer({ check }: CheckInstance): boolean {
+  // What moves is stepped through by whoever moves it; a helper watches it.
+  if (check.moves && check.moves.by !== 'hand') return false;
   return check.helper === 'may-help' || check.helper === 'needed';
 }

@@ -3,15 +3,19 @@ export { floorOf } from './floor';
 export { followPlan, toKeptStops, type Followed, type KeptStop } from './follow-plan';
 export { findHelperless, mayHelperAnswer } from './helper';
 export { orderWalk, type Stop } from './order-walk';
-export { USUAL_PACE, type PaceSettings } from './pace';
+export { layoutOf, statesOfPlace, wantAt } from './stand-of-rig';
 export {
-  clocksWanted,
-  isStanding,
-  nameOf,
-  requirementOf,
-  rolls,
-  type Requirement,
-} from './requirement';
+  comesFirst,
+  cycles,
+  decidesStopping,
+  findEarlier,
+  looksStowed,
+  testsLamps,
+  travels,
+  type WaitsBecause,
+} from './precedence';
+export { USUAL_PACE, type PaceSettings } from './pace';
+export { clocksWanted } from './clocks-wanted';
 export {
   DIRECTIONS,
   ENGINE_TIMINGS,
@@ -23,5 +27,3 @@ export {
   type First,
   type School,
 } from './school';
-export { AFFIRMATIONS, type Affirmation, type Clock } from './vehicle';
-export { VEHICLE_CHANGES, type VehicleChange } from '../catalogue';

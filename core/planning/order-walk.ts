@@ -24,11 +24,16 @@ export function orderWalk(rig: Rig): Stop[] {
     if (round !== 'outside') return ofRound;
     return [...ofRound].sort((a, b) => wayRound(a, rig) - wayRound(b, rig));
   });
-  return ordered.map((zone) => ({
+  const stops = ordered.map((zone) => ({
     key: zone.key,
     zone,
     instances: byPlace(byZone.get(zone.key) ?? []),
   }));
+  // Whoever may still be aboard is looked for before anything else.
+  const first = stops.filter(({ instances }) =>
+    instances.some(({ check }) => check.precedes?.includes('everything')),
+  );
+  return [...first, ...stops.filter((stop) => !first.includes(stop))];
 }
 
 /** Metres along the way round, from the driver's front corner down the driver's side. */

@@ -7,8 +7,11 @@ export interface PaceSettings {
   readonly arriving: number;
   readonly climbUp: number;
   readonly climbDown: number;
-  /** Opening hood or cab before the first look in, and closing it on leaving. */
-  readonly hood: number;
+  /** Opening the hood before the first look in, and closing it on leaving. */
+  readonly hoodOpen: number;
+  readonly hoodClosed: number;
+  /** Tilting a cab and locking its prop, or letting it down and latching it. */
+  readonly tiltCab: number;
   readonly start: number;
   readonly shutDown: number;
   readonly switching: number;
@@ -17,7 +20,11 @@ export interface PaceSettings {
   readonly prop: number;
   readonly platform: number;
   readonly outriggers: number;
-  /** From the start of the engine until the air is up. */
+  /** Raising or lowering a body. */
+  readonly body: number;
+  readonly boom: number;
+  readonly blade: number;
+  /** From empty tanks to 100 psi with the engine running. */
   readonly airBuildUp: number;
   /** From engaging the power take-off until its oil is warm; in frost the longer one. */
   readonly oilWarmUp: number;
@@ -40,7 +47,9 @@ export const USUAL_PACE: PaceSettings = {
   arriving: 2,
   climbUp: 6,
   climbDown: 6,
-  hood: 22,
+  hoodOpen: 11,
+  hoodClosed: 11,
+  tiltCab: 60,
   start: 20,
   shutDown: 4,
   switching: 3,
@@ -49,6 +58,9 @@ export const USUAL_PACE: PaceSettings = {
   prop: 25,
   platform: 20,
   outriggers: 60,
+  body: 40,
+  boom: 40,
+  blade: 10,
   airBuildUp: 90,
   oilWarmUp: 300,
   oilWarmUpInFrost: 900,

@@ -1,4 +1,5 @@
 export {
+  breakOff,
   failStep,
   goOn,
   startRun,

@@ -62,6 +62,12 @@ export function stopAtGate(procedure: Procedure, run: Run): Run {
   return { ...run, ended: { how: 'stopped', stepId: step.id, words: step.gate.otherwise } };
 }
 
+/** Something from outside ends it: whoever had to watch has gone. Nothing of it is sound. */
+export function breakOff(procedure: Procedure, run: Run, words: string): Run {
+  const step = stepOf(procedure, run);
+  return step ? { ...run, ended: { how: 'stopped', stepId: step.id, words } } : run;
+}
+
 /** A symptom showed in the present step; only those that the step may show. */
 export function failStep(procedure: Procedure, run: Run, symptomId: string): Run {
   const step = stepOf(procedure, run);

@@ -1,4 +1,5 @@
 import type { Bar, Capability, System } from '../catalogue';
+import type { Limitation } from '../grading';
 import type { DefectStatus } from './life';
 
 /** A defect as workshop and drivers read it; times are ISO 8601. */
@@ -25,6 +26,8 @@ export interface DefectRecord {
   readonly bars: Bar | null;
   /** km/h */
   readonly mostKmh: number | null;
+  /** What else is to be heeded with it, beyond the condition above; missing in what an older version kept. */
+  readonly further?: readonly Limitation[];
   readonly note: string | null;
   /** Metres in the frame of the unit. */
   readonly spot: { readonly x: number; readonly y: number } | null;

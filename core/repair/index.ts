@@ -12,4 +12,12 @@ export {
 } from './life';
 export { findReturn, type FormerRepair, type FoundAgain, type Return } from './returns';
 export { findWeakSpots, type PartCount, type WalkCount, type WeakSpot } from './weak-spots';
+export {
+  CLOCKS_DIFFER,
+  standOfDefect,
+  type Certificate,
+  type DefectReport,
+  type StandingDefect,
+} from './several-walks';
+export { bearingOn, type Bearing, type DefectOnUnit } from './open-on-units';
 export type { DefectRecord, DefectStep } from './defect-record';

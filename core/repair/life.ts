@@ -20,8 +20,17 @@ export const OPEN_STATUSES: readonly DefectStatus[] = ['open', 'deferred', 'awai
 /** Mended, and not yet read by a driver. */
 export const UNREAD_STATUSES: readonly DefectStatus[] = ['repaired', 'no-repair-needed'];
 
+/** The workshop has had its last word, until somebody finds it again. */
+const CERTIFIED: readonly DefectStatus[] = [
+  'awaiting-agent',
+  'repaired',
+  'no-repair-needed',
+  'closed',
+];
+
 export type LifeRefusal =
   | 'not-open'
+  | 'already-certified'
   | 'grade-not-deferrable'
   | 'until-passed'
   | 'own-report'
@@ -52,6 +61,7 @@ type Refused = { readonly refused: LifeRefusal };
 /** Whether a mechanic may certify so; returns the status that follows, or why not. */
 export function certify(request: CertifyRequest): DefectStatus | Refused {
   const { status, outcome, policies } = request;
+  if (CERTIFIED.includes(status)) return { refused: 'already-certified' };
   if (status !== 'open' && status !== 'deferred') return { refused: 'not-open' };
   if (isStale(request)) return { refused: 'changed-meanwhile' };
   if (request.by === request.reportedBy && policies.some((each) => !each.signatures.ownReport))

@@ -1,9 +1,12 @@
 import type { SwitchedOffCheck } from '../catalogue';
 import {
   droppedUnits,
+  faultsOf,
   findHasty,
   findStays,
   rigWithout,
+  symptomOf,
+  wordsOf,
   type Assessment,
   type Inspection,
   type InstanceAssessment,
@@ -84,7 +87,20 @@ export function buildReport(request: BuildReportRequest): Report {
     phase: begun.phase,
     catalogue: begun.catalogueVersion,
     house: begun.houseVersion,
-    notAsked: toNotAsked(placed.module.switchedOff),
+    notAsked: toNotAsked([
+      ...(placed.module.switchedOff ?? []),
+      ...rig.barred.flatMap(({ unit: of, check, carries }) =>
+        of.id === unitId && carries
+          ? [
+              {
+                check: check.id,
+                title: check.title,
+                reason: `Not made with ${carries.number} in or on it.`,
+              },
+            ]
+          : [],
+      ),
+    ]),
     policy: {
       id: policy.id,
       title: policy.title,
@@ -233,25 +249,25 @@ function toReadings({ answer, judgement }: InstanceAssessment): ReportReading[] 
 
 function toDefect(instance: CheckInstance, request: BuildReportRequest): ReportDefect[] {
   const assessed = request.assessment.byKey.get(instance.key);
-  if (assessed?.answer?.outcome !== 'fault' || !assessed.graded) return [];
-  const { fault } = assessed.answer;
+  const { answer, graded } = assessed ?? {};
+  if (!assessed || !answer || !graded) return [];
   const finding = request.assessment.findings.find((each) => each.about === instance.key);
-  const symptom = instance.check.symptoms.find((each) => each.id === fault.symptomId);
-  return [
-    {
+  return faultsOf(answer).map((fault) => {
+    const symptom = symptomOf(instance.check, fault);
+    return {
       id: fault.defectId,
       key: instance.key,
       unit: instance.unit.number,
       title: instance.check.title,
       place: instance.place?.title,
-      symptom: symptom?.words ?? fault.symptomId,
+      symptom: wordsOf(instance.check, fault),
       extent: symptom?.scale?.steps.find((each) => each.id === fault.stepId)?.words,
-      grade: finding?.grade ?? assessed.graded.grade,
-      blocks: finding?.blocks ?? assessed.graded.blocks,
-      reasons: finding?.chain ?? assessed.graded.chain,
+      grade: finding?.grade ?? graded.grade,
+      blocks: finding?.blocks ?? graded.blocks,
+      reasons: finding?.chain ?? graded.chain,
       condition: finding?.condition,
       mostKmh: finding?.mostKmh,
-      due: toDue(request, finding?.grade ?? assessed.graded.grade, symptom?.system, assessed),
+      due: toDue(request, finding?.grade ?? graded.grade, symptom?.system, assessed),
       fixed: fault.fixed,
       note: fault.note,
       photos: fault.photos.map((photo) => ({
@@ -259,8 +275,8 @@ function toDefect(instance: CheckInstance, request: BuildReportRequest): ReportD
         sha256: request.photoHashes.get(photo.id),
       })),
       spot: fault.spot,
-    },
-  ];
+    };
+  });
 }
 
 function toDue(

@@ -204,6 +204,7 @@ export interface Addition {
     | 'acknowledged'
     | 'worked'
     | 'overridden'
+    | 'looked-again'
     | 'released'
     | 'signed-out'
     | 'returned'

@@ -24,6 +24,7 @@ import {
   hashOf,
   isSignatureGood,
   makeSeal,
+  nextAdditionLink,
   partDigests,
   toCanonical,
   toFileText,
@@ -300,6 +301,75 @@ describe('checking a file', () => {
     expect(outcome(changed)).toMatchObject({
       outcome: 'changed',
       changes: [{ path: 'additions[0].addition' }],
+    });
+  });
+
+  describe('with several additions', () => {
+    const whole = ['first', 'second', 'third', 'fourth'].reduce<ReportFile>(
+      (before, words, index) => {
+        const next = { ...addition, id: makeId(900 + index), words };
+        const sealed = makeSeal(next, {
+          chain: [nextAdditionLink(before)],
+          sealedAt: seal.sealedAt,
+          publicKey,
+          sign,
+        });
+        return { ...before, additions: [...before.additions, { addition: next, seal: sealed }] };
+      },
+      { ...file, additions: [] },
+    );
+    const rowOf = (pick: (all: ReportFile['additions']) => ReportFile['additions']) => {
+      const result = outcome(toFileText({ ...whole, additions: pick(whole.additions) }));
+      return result.outcome === 'changed' ? result.changes[0].path : result.outcome;
+    };
+
+    it('finds them intact in their order', () => {
+      expect(rowOf((all) => all)).toBe('intact');
+      expect(whole.additions.map((each) => each.seal.chain[0].sequence)).toEqual([1, 2, 3, 4]);
+    });
+
+    it('finds one that was taken out, doubled, moved, or put in from another file', () => {
+      expect(rowOf(([, ...rest]) => rest)).toBe('additions[0].seal.chain');
+      expect(rowOf(([a, , c, d]) => [a, c, d])).toBe('additions[1].seal.chain');
+      expect(rowOf(([a, b, c, d]) => [a, c, b, d])).toBe('additions[1].seal.chain');
+      expect(rowOf(([a, b, c, d]) => [a, b, b, c, d])).toBe('additions[2]');
+      expect(rowOf((all) => [...all, file.additions[0]])).toBe('additions[4].seal.chain');
+    });
+
+    it('takes those of before they were counted, first, and counts on after them', () => {
+      const uncounted = [1, 2].map((index) => {
+        const next = { ...addition, id: makeId(950 + index) };
+        const chain = [{ unit: report.id, sequence: 1, previous: seal.hash }];
+        return {
+          addition: next,
+          seal: makeSeal(next, { chain, sealedAt: seal.sealedAt, publicKey, sign }),
+        };
+      });
+      const before = { ...file, additions: uncounted };
+      const next = { ...addition, id: makeId(960) };
+      const chain = [nextAdditionLink(before)];
+      expect(chain[0].sequence).toBe(3);
+      const sealed = makeSeal(next, { chain, sealedAt: seal.sealedAt, publicKey, sign });
+      const after = [...uncounted, { addition: next, seal: sealed }];
+      expect(outcome(toFileText({ ...file, additions: after })).outcome).toBe('intact');
+      expect(outcome(toFileText({ ...file, additions: [after[2], ...uncounted] })).outcome).toBe(
+        'changed',
+      );
+    });
+
+    it('finds a field that does not belong to an addition', () => {
+      const [first] = whole.additions;
+      const more = { ...first, bonus: 1 } as (typeof whole.additions)[0];
+      expect(rowOf(([, ...rest]) => [more, ...rest])).toBe('additions[0].bonus');
+    });
+  });
+
+  it('finds a name that stands twice, of which readers take one or the other', () => {
+    const doubled = text.replace('"headline":', '"headline": "rolls", "headline":');
+    expect(doubled).not.toBe(text);
+    expect(outcome(doubled)).toMatchObject({
+      outcome: 'changed',
+      changes: [{ path: 'file', words: 'a name stands twice in one object' }],
     });
   });
 

@@ -200,6 +200,7 @@ const addition = shape(
         'acknowledged',
         'worked',
         'overridden',
+        'looked-again',
         'released',
         'signed-out',
         'returned',

@@ -5,6 +5,7 @@ import type {
   Check,
   Circumstance,
   ContentsItem,
+  SpecificationField,
   Phase,
   Place,
   Zone,
@@ -32,6 +33,8 @@ export interface CheckInstance {
   readonly place?: Place;
   /** What is counted to answer it. */
   readonly contents?: readonly ContentsItem[];
+  /** What stands on the card of its unit, where a reading is held against it. */
+  readonly fields?: readonly SpecificationField[];
   readonly zoneKey: string;
   /** Metres in the rig's frame. */
   readonly x: number;
@@ -54,7 +57,16 @@ export interface Rig {
   readonly combinationAir: boolean;
   readonly zones: readonly RigZone[];
   readonly instances: readonly CheckInstance[];
+  /** Checks that are not asked because of how the rig is put together: with something aboard nothing is cycled as empty. */
+  readonly barred: readonly BarredCheck[];
   readonly capabilities: readonly Capability[];
+}
+
+export interface BarredCheck {
+  readonly unit: Unit;
+  readonly check: Check;
+  /** The unit that is in or on it. */
+  readonly carries?: Unit;
 }
 
 export interface RigRequest {
@@ -64,6 +76,8 @@ export interface RigRequest {
   /** Facts of the moment; `towing` is added by the rig itself. */
   readonly circumstances: readonly Circumstance[];
   readonly catalogue: Catalogue;
+  /** What today's job needs beyond the road: its function test is asked today, whatever its phase. */
+  readonly needed?: readonly Capability[];
 }
 
 /**
@@ -78,12 +92,25 @@ export function composeRig(request: RigRequest): Rig {
   const circumstances = new Set<Circumstance>(request.circumstances);
   if (towing) circumstances.add('towing');
   const zones = placed.flatMap((unit) => unit.module.zones.map((zone) => toRigZone(unit, zone)));
-  const instances = placed.flatMap((unit) =>
-    unit.module.checks
-      .filter((check) => check.phases.includes(request.phase))
+  const joining = request.phase === 'hook-up' || request.phase === 'storage';
+  const barred: BarredCheck[] = [];
+  const instances = placed.flatMap((unit) => {
+    const carried = placed.find((each) => isCarriedBy(each, unit))?.unit;
+    return unit.module.checks
+      .filter((check) => check.phases.includes(request.phase) || isWanted(check, unit, request))
       .filter((check) => check.when?.every((each) => circumstances.has(each)) ?? true)
-      .flatMap((check) => toInstances(unit, check)),
-  );
+      .filter((check) => {
+        const { needs } = check;
+        // What can only be seen apart is not seen while it is coupled; what is cycled as empty waits until it is.
+        const apart = needs.includes('uncoupled') && towing && !joining;
+        const alone = needs.includes('coupled') && !towing;
+        const full = needs.includes('empty') && carried !== undefined;
+        if (apart || alone || full)
+          barred.push({ unit: unit.unit, check, ...(full && { carries: carried }) });
+        return !apart && !alone && !full;
+      })
+      .flatMap((check) => toInstances(unit, check));
+  });
   return {
     units: placed,
     length: Math.max(...placed.map((unit) => unit.offset + unit.module.length)),
@@ -93,7 +120,10 @@ export function composeRig(request: RigRequest): Rig {
     combinationAir: rolling.filter((unit) => unit.module.airBrakes).length > 1,
     zones,
     instances,
-    capabilities: rigCapabilities(placed, towing),
+    barred,
+    capabilities: rigCapabilities(placed, towing).filter(
+      (each) => !barred.some(({ carries, check }) => carries && isLost(check, each)),
+    ),
   };
 }
 
@@ -106,6 +136,31 @@ export function rigCapabilities(placed: readonly PlacedUnit[], towing: boolean):
   );
   return CAPABILITIES.filter((each) => all.has(each) && (each !== 'tow' || towing));
 }
+
+/** What cannot be done while something is in the way of it; the road is another matter. */
+const isLost = ({ moves }: Check, capability: Capability) =>
+  capability !== 'road' && capability !== 'tow' && (moves?.proves.includes(capability) ?? false);
+
+/** The function cycle of what is wanted today, on the unit that it belongs to; what rides on another is tried where it works. */
+function isWanted(
+  { id, moves }: Check,
+  { module, hostId }: PlacedUnit,
+  { phase, needed = [] }: RigRequest,
+): boolean {
+  if (phase !== 'pre-trip' || !moves || moves.by === 'hand') return false;
+  if (hostId !== undefined && module.mountsOn?.sort === 'deck') return false;
+  return (
+    module.procedures.some(({ check }) => check === id) &&
+    moves.proves.some((each) => each !== 'road' && needed.includes(each))
+  );
+}
+
+/** In its body or on its deck, so that nothing of it can be tilted or lifted as empty. */
+function isCarriedBy({ hostId, module }: PlacedUnit, { unit }: PlacedUnit): boolean {
+  return hostId === unit.id && CARRYING.has(module.mountsOn?.sort ?? '');
+}
+
+const CARRYING: ReadonlySet<string> = new Set(['in-body', 'deck']);
 
 function toRigZone(placed: PlacedUnit, zone: Zone): RigZone {
   // The gap between coupled vehicles is no passage: what stands there is seen from the driver's side.
@@ -133,6 +188,7 @@ function toInstances(placed: PlacedUnit, check: Check): CheckInstance[] {
     zoneKey: `${unit.id}/${zoneId}`,
     x: offset + x,
     y: aside + y,
+    ...(check.reading && { fields: module.specification }),
   });
   if (!check.each) {
     const zone = module.zones.find((each) => each.id === check.zone);
@@ -144,5 +200,17 @@ function toInstances(placed: PlacedUnit, check: Check): CheckInstance[] {
   }
   return module.places
     .filter((place) => place.sorts.includes(check.each as string))
-    .map((place) => one(place.zone, place.x, place.y, place));
+    .map((place) => ({
+      ...one(place.zone, place.x, place.y, place),
+      check: limitsAt(check, place),
+    }));
+}
+
+/** With the limits that hold at this wheel: a lining on the steer axle may be thinner than another. */
+function limitsAt(check: Check, { sorts }: Place): Check {
+  const { reading } = check;
+  if (!reading?.bands.some(({ at }) => at)) return check;
+  const here = sorts.includes('steer') ? 'steered' : 'not-steered';
+  const bands = reading.bands.filter(({ at }) => at === undefined || at === here);
+  return { ...check, reading: { ...reading, bands } };
 }

@@ -45,7 +45,13 @@ describe('a plow truck for the winter', () => {
   });
 
   it('can do what all of it can', () => {
-    expect(rig.capabilities).toEqual(['road', 'dump', 'plow', 'spread']);
+    expect(rig.capabilities).toEqual(['road', 'plow', 'spread']);
+  });
+
+  it('dumps nothing with a spreader in its body, and says which cycle is not made for it', () => {
+    const barred = rig.barred.map(({ check, carries }) => [check.id, carries?.moduleId]);
+    expect(barred).toContainEqual(['dump.cycle', 'slide-in-spreader']);
+    expect(rig.instances.some(({ check }) => check.id === 'dump.cycle')).toBe(false);
   });
 
   it('asks each unit for its own, and only what the phase asks', () => {
@@ -181,7 +187,10 @@ it('composes any legal combination without a lost or doubled check, in every pha
         for (const { unit } of rig.units)
           for (const check of moduleOfUnit(unit, catalogue).checks)
             if (check.phases.includes(phase) && !check.when)
-              expect(keys.some((key) => key.startsWith(`${unit.id}/${check.id}`))).toBe(true);
+              expect(
+                keys.some((key) => key.startsWith(`${unit.id}/${check.id}`)) ||
+                  rig.barred.some((each) => each.unit.id === unit.id && each.check.id === check.id),
+              ).toBe(true);
       },
     ),
     { numRuns: 150 },

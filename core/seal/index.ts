@@ -13,4 +13,5 @@ export {
   type SealRequest,
 } from './seal';
 export { toFileText, verifyReport, type Change, type Note, type Verification } from './verify';
+export { findAdditionFaults, nextAdditionLink } from './additions';
 export { findChainFaults, type ChainEntry, type ChainFault } from './chain';

@@ -1,4 +1,5 @@
 import type { Report } from '../report';
+import { findAdditionFaults } from './additions';
 import { allDigests, hashOf, isSignatureGood, type ReportFile, type Seal } from './seal';
 
 export interface Change {
@@ -49,6 +50,10 @@ export function verifyReport(text: string, knownKeys: readonly string[]): Verifi
       ...findForeignAddition(file, index),
     ]),
   ];
+  // The row of the additions is looked at once each of them is known to be whole.
+  if (changes.length === 0) changes.push(...findAdditionFaults(file));
+  if (changes.length === 0 && namesIn(text) !== namesOf(file))
+    changes.push({ path: 'file', words: 'a name stands twice in one object' });
   if (changes.length > 0) return { outcome: 'changed', changes };
   const keys = [file.seal.key, ...file.additions.map((each) => each.seal.key)];
   const foreign = keys.find((key) => knownKeys.length > 0 && !knownKeys.includes(key));
@@ -62,6 +67,19 @@ export function verifyReport(text: string, knownKeys: readonly string[]): Verifi
 /** The text of an exported file. */
 export function toFileText(file: ReportFile): string {
   return `${JSON.stringify(file, null, 1)}\n`;
+}
+
+/** How many names of fields stand in a JSON text. Readers disagree about which of two equal ones counts. */
+function namesIn(text: string): number {
+  let count = 0;
+  for (const [, , colon] of text.matchAll(/("(?:[^"\\]|\\.)*")(\s*:)?/g)) if (colon) count += 1;
+  return count;
+}
+
+function namesOf(value: unknown): number {
+  if (Array.isArray(value)) return value.reduce<number>((sum, each) => sum + namesOf(each), 0);
+  if (!isObject(value)) return 0;
+  return Object.values(value).reduce<number>((sum, each) => sum + 1 + namesOf(each), 0);
 }
 
 function isFileShaped(file: unknown): file is ReportFile {

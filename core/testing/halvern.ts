@@ -102,6 +102,9 @@ const READINGS: Readonly<Record<string, readonly [number, Payloads['measured']['
   'truck.air.build-up': [31, 's'],
   'truck.air.cut-in': [106, 'psi'],
   'tag-trailer.coupling.breakaway-battery': [12.8, 'V'],
+  'plow.edge.depth': [120, 'mm'],
+  'underbody.edge.depth': [120, 'mm'],
+  'wing.edge.depth': [120, 'mm'],
 };
 
 export function measuredOf(

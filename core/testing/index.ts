@@ -1,2 +1,3 @@
 export * from './halvern';
 export * from './rigs';
+export { actsOf, beginningOf, violationsOf } from './judged';

@@ -48,16 +48,8 @@ export const rigOf = (
 
 /** A vehicle in the middle of a walk: warm, idling, chocks in, nothing raised. */
 export const idling: StandingNow = {
-  key: true,
-  lamps: false,
-  released: false,
-  chocks: true,
-  powerTakeOff: false,
-  propped: false,
-  platform: false,
-  outriggers: false,
-  hood: false,
-  airIn: 0,
+  states: { engine: 'idling', key: 'on', brake: 'set', chocks: 'in' },
+  air: 120,
   oilIn: Infinity,
   coldIn: Infinity,
   settledIn: Infinity,

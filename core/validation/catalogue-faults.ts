@@ -1,5 +1,6 @@
 import { ValidationError } from 'yup';
 import { moduleSchema } from './module-schema';
+import { findMovementFaults } from './movement-faults';
 import { LIST_SHORT, type Catalogue, type Module } from '../catalogue';
 
 /** Every fault of a catalogue with the place where it stands; empty when it may be used. */
@@ -59,6 +60,7 @@ export function findModuleFaults(module: Module): string[] {
     ...findCombinationFaults(module),
     ...findProcedureFaults(module),
     ...findContentsFaults(module),
+    ...findMovementFaults(module),
   ];
 }
 

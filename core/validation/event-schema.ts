@@ -1,18 +1,25 @@
 import { array, boolean, mixed, number, object, string, type AnyObjectSchema } from 'yup';
-import { CAPABILITIES, PHASES } from '../catalogue';
-import { AFFIRMATIONS, VEHICLE_CHANGES } from '../planning';
+import { CAPABILITIES, PHASES, SOMETHING_ELSE } from '../catalogue';
+import { OTHER_QUESTIONS } from '../grading';
+import { AFFIRMATIONS, VEHICLE_CHANGES } from '../vehicle';
 import { UNITS } from '../quantity';
-import type { EventType } from '../inspection';
+import { MOST_UNITS, type EventType } from '../inspection';
 
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/;
 // NUL and lone surrogates cannot be stored as text.
 const PLAIN = /^(?:[^\u0000\ud800-\udfff]|[\ud800-\udbff][\udc00-\udfff])*$/;
+
+/** Whether a text can be stored as it is. */
+export const isStorable = (text: string): boolean => PLAIN.test(text);
 
 export const uuid = () => string().matches(UUID, '${path} is no identifier');
 export const plainText = (most: number) =>
   string()
     .max(most, '${path} is longer than ${max} characters')
     .matches(PLAIN, '${path} has characters that cannot be stored');
+
+/** Units of a rig, front to rear: as many as a walk may have. */
+export const rigUnits = () => array(uuid().required()).min(1).max(MOST_UNITS).required();
 
 const key = () => plainText(200).required();
 
@@ -47,7 +54,7 @@ function isPolicyMap(value: unknown): boolean {
   if (typeof value !== 'object' || value === null || Array.isArray(value)) return false;
   const entries = Object.entries(value);
   return (
-    entries.length <= 6 &&
+    entries.length <= MOST_UNITS &&
     entries.every(
       ([unit, policy]) =>
         UUID.test(unit) && typeof policy === 'string' && /^[\w.@-]{1,40}$/.test(policy),
@@ -85,16 +92,24 @@ const fault = () =>
       .noUnknown()
       .default(undefined)
       .optional(),
-    note: plainText(1000),
+    // What no list names is told in words.
+    note: plainText(1000).when('symptomId', {
+      is: SOMETHING_ELSE,
+      then: (schema) => schema.required('say what is wrong').min(3, 'say what is wrong'),
+    }),
     photos: array(photo).max(6).required(),
     fixed: plainText(300),
     raisedTo: string().oneOf(['note', 'minor', 'major']),
+    other: object(Object.fromEntries(OTHER_QUESTIONS.map((each) => [each, boolean()])))
+      .noUnknown()
+      .default(undefined)
+      .optional(),
   }).noUnknown();
 
 /** The payload of each type of event, version 1. */
 export const payloadSchemas: Readonly<Record<EventType, AnyObjectSchema>> = {
   begun: object({
-    unitIds: array(uuid().required()).min(1).max(6).required(),
+    unitIds: rigUnits(),
     phase: string()
       .oneOf([...PHASES])
       .required(),
@@ -163,12 +178,14 @@ export const payloadSchemas: Readonly<Record<EventType, AnyObjectSchema>> = {
     signature,
   }).noUnknown(),
   overridden: object({ about: key(), words: reason(), signature }).noUnknown(),
+  'looked-again': object({ about: key(), words: plainText(300) }).noUnknown(),
   released: object({ words: reason(), signature }).noUnknown(),
   'signed-out': object({
     purpose: string().oneOf(['job', 'workshop']).required(),
     needs: capabilities(),
     title: plainText(80),
     conditions: array(plainText(300).required()).max(60).required(),
+    stowed: boolean().oneOf([true]),
   }).noUnknown(),
   returned: object({ words: plainText(1000) }).noUnknown(),
   assigned: object({
@@ -201,6 +218,8 @@ export const payloadSchemas: Readonly<Record<EventType, AnyObjectSchema>> = {
     change: string()
       .oneOf([...VEHICLE_CHANGES])
       .required(),
+    unitId: uuid().optional(),
+    found: boolean().oneOf([true]),
   }).noUnknown(),
   affirmed: object({
     what: string()

@@ -38,6 +38,41 @@ describe('the changes of a house', () => {
 
   it.each([
     [
+      'a check of its own whose needs contradict each other',
+      {
+        own: [
+          own({
+            does: undefined,
+            moves: undefined,
+            method: 'look',
+            needs: ['secured', 'lamps-on'],
+          }),
+        ],
+      },
+      /own\[0\]: .*house\.flag needs secured and lamps-on, and nobody can give it both/,
+    ],
+    [
+      'a check of its own that moves something on a dead machine',
+      {
+        own: [
+          own({
+            does: undefined,
+            method: 'operate',
+            needs: ['area-clear', 'parking-brake-set'],
+            moves: {
+              part: 'flag',
+              by: 'power-take-off',
+              held: 'brake',
+              clear: 'zone',
+              ends: 'as-before',
+              proves: [],
+            },
+          }),
+        ],
+      },
+      /own\[0\]: house\.flag: .*does not need engine and power take-off/,
+    ],
+    [
       'a check that is not there',
       { off: [off('truck.moon')] },
       'off[0]: there is no check truck.moon',
@@ -98,6 +133,30 @@ describe('the changes of a house', () => {
       'the same own check twice',
       { own: [own({}), own({})] },
       /own\[1\]: the check house.flag stands twice/,
+    ],
+    [
+      'a limit without its number',
+      {
+        own: [
+          own({
+            reading: {
+              kind: 'depth',
+              ask: 'How deep?',
+              required: true,
+              plausible: [0, 40, 'mm'],
+              uncertainty: [0.5, 'mm'],
+              bands: [
+                {
+                  side: 'below',
+                  limit: { from: 'house', source: 'our own' },
+                  symptom: check.symptoms[0].id,
+                },
+              ],
+            },
+          }),
+        ],
+      },
+      /own\[0\]\.check\.reading\.bands\[0\]\.limit\.value/,
     ],
     ['a shape that is none', { own: 'everything' }, /own/],
   ])('are refused with the place and the reason: %s', (_, change, words) => {
@@ -237,7 +296,7 @@ describe('a catalogue file', () => {
     [
       'a symptom that may suddenly be put right on the spot',
       withCheck('truck.wheel.nuts', (each) => ({
-        symptoms: each.symptoms.map((symptom) => ({ ...symptom, fixable: true })),
+        symptoms: each.symptoms.map((symptom) => ({ ...symptom, fixes: ['Leave it'] })),
       })),
       /nut-one is not as it ships/,
     ],

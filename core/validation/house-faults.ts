@@ -6,6 +6,7 @@ import { findModuleFaults } from './catalogue-faults';
 import { plainText, uuid } from './event-schema';
 import { findLooser, isLooser, lawOf } from './looser';
 import { checkSchema, moduleSchema } from './module-schema';
+import { findMovementFaults } from './movement-faults';
 
 const scope = object({ unitId: uuid() }).noUnknown().required();
 const reason = () =>
@@ -136,6 +137,8 @@ function findOwnFaults(content: HouseContent, catalogue: Catalogue): string[] {
     if (symptoms.size !== check.symptoms.length) faults.push(`${at}: a symptom stands twice`);
     for (const { symptom } of check.reading?.bands ?? [])
       if (!symptoms.has(symptom)) faults.push(`${at}: a limit names no symptom ${symptom}`);
+    const all = { ...module, checks: [...module.checks, check] };
+    faults.push(...findMovementFaults(all).map((words) => `${at}: ${words}`));
     return faults;
   });
 }

@@ -6,6 +6,6 @@ export {
   type CatalogueFile,
 } from './catalogue-file';
 export { findHouseFaults } from './house-faults';
-export { payloadSchemas, plainText, uuid } from './event-schema';
+export { isStorable, payloadSchemas, plainText, rigUnits, uuid } from './event-schema';
 export { findPolicyFaults } from './policy-faults';
 export { validateEvent, type Validated } from './validate-event';

@@ -26,6 +26,7 @@ const BUILD = [
   'vehicleClass',
   'powered',
   'airBrakes',
+  'opens',
   'length',
   'width',
   'height',
@@ -60,6 +61,13 @@ function findOtherBuild(shipped: Module, brought: Module): string[] {
   return [...built, ...lists];
 }
 
+const SAID = {
+  moves: 'what moves',
+  partOf: 'what it is part of',
+  precedes: 'what it comes before',
+  air: 'the air',
+} as const;
+
 function findLooserAsking(check: Check, other: Check): string[] {
   const faults: string[] = [];
   const phases = check.phases.filter((phase) => !other.phases.includes(phase));
@@ -71,6 +79,9 @@ function findLooserAsking(check: Check, other: Check): string[] {
     faults.push('its reading may not be left out');
   if (toText(check.does ?? []) !== toText(other.does ?? []))
     faults.push('what it does to the vehicle is not as it ships');
+  for (const field of ['moves', 'partOf', 'precedes', 'air'] as const)
+    if (toText(check[field] ?? null) !== toText(other[field] ?? null))
+      faults.push(`what it says of ${SAID[field]} is not as it ships`);
   if (toText(check.offers ?? []) !== toText(other.offers ?? []))
     faults.push('what may be begun at it is not as it ships');
   const needs = check.needs.filter((need) => !other.needs.includes(need));

@@ -6,10 +6,13 @@ import {
   CIRCUMSTANCES,
   COUPLINGS,
   HARMS,
+  HELD_BY,
   METHODS,
   MOUNTS,
   NEEDS,
   PHASES,
+  POWERS,
+  PRECEDED,
   ROUNDS,
   SUPPLIES,
   SYSTEMS,
@@ -17,6 +20,9 @@ import {
   VEHICLE_CLASSES,
 } from '../catalogue';
 
+/** A limit of the unit's own card; any other has a number of its own. */
+const isOwn = (from: unknown) => from === 'specification';
+const unitName = string().oneOf(Object.keys(UNITS)).required();
 const signals = ['DANGER', 'WARNING', 'CAUTION', 'NOTICE'];
 const harm = () =>
   string()
@@ -68,7 +74,9 @@ const symptom = object({
     .required(),
   harm: harm(),
   takes: array(string().oneOf(capabilities).required()).required(),
-  fixable: boolean().required(),
+  fixes: array(words()).min(1),
+  // Own checks that were kept before fixes belonged to symptoms say it; it means nothing any more.
+  fixable: boolean(),
   condition: string(),
   worse: array(
     object({
@@ -85,6 +93,17 @@ const symptom = object({
       ),
   ),
   bars: string().oneOf([...BARS]),
+  listed: array(
+    object({
+      standard: id(),
+      item: string().required(),
+      words: words(),
+      grade: string().oneOf(['minor', 'major']).required(),
+      when: array(string().oneOf(circumstances).required()),
+      from: number().integer().min(1).max(20),
+      step: string(),
+    }).noUnknown(),
+  ),
   mostKmh: number().positive().max(130),
   fixLeaves: string().oneOf([...HARMS]),
   exceptions: array(
@@ -144,6 +163,35 @@ export const checkSchema = object({
   ).required(),
   helper: string().oneOf(['none', 'may-help', 'needed', 'driver-only']).required(),
   guide: string().oneOf(['engine-start']),
+  moves: object({
+    part: id(),
+    by: string()
+      .oneOf([...POWERS])
+      .required(),
+    held: string()
+      .oneOf([...HELD_BY])
+      .required(),
+    clear: string().oneOf(['hand', 'zone']).required(),
+    ends: words(),
+    takesAway: string().min(3),
+    proves: array(string().oneOf(capabilities).required()).required(),
+  })
+    .noUnknown()
+    .default(undefined)
+    .optional(),
+  partOf: array(id()),
+  precedes: array(
+    string()
+      .oneOf([...PRECEDED])
+      .required(),
+  ),
+  air: object({
+    atLeast: number().min(0).max(130),
+    leaves: number().min(0).max(130),
+  })
+    .noUnknown()
+    .default(undefined)
+    .optional(),
   does: array(
     string()
       .oneOf([...VEHICLE_CHANGES])
@@ -161,20 +209,27 @@ export const checkSchema = object({
   reading: object({
     kind: string().required(),
     ask: words(),
+    typedIn: object({ metric: unitName, customary: unitName })
+      .noUnknown()
+      .default(undefined)
+      .optional(),
     required: boolean().required(),
     bands: array(
       object({
         side: string().oneOf(['below', 'above']).required(),
         limit: object({
           from: string().oneOf(['law', 'house', 'specification']).required(),
-          value: number(),
-          unit: string().oneOf(Object.keys(UNITS)),
+          value: number().when('from', { is: isOwn, otherwise: (schema) => schema.required() }),
+          unit: string()
+            .oneOf(Object.keys(UNITS))
+            .when('from', { is: isOwn, otherwise: (schema) => schema.required() }),
           source: string(),
-          field: string(),
+          field: string().when('from', { is: isOwn, then: (schema) => schema.required() }),
           share: number(),
         }).noUnknown(),
         symptom: id(),
         only: string().oneOf(['single', 'combination']),
+        at: string().oneOf(['steered', 'not-steered']),
       }).noUnknown(),
     ).required(),
     plausible: array().length(3).required(),
@@ -185,7 +240,8 @@ export const checkSchema = object({
     .default(undefined)
     .optional(),
   symptoms: array(symptom).min(1).required(),
-  fixes: array(words()).required(),
+  // The same: an empty list in own checks that were kept before.
+  fixes: array(words()).max(0),
   cautions: array(caution).required(),
   why: words(),
 }).noUnknown();
@@ -199,6 +255,7 @@ export const moduleSchema: ObjectSchema<object> = object({
     .required(),
   powered: boolean().required(),
   airBrakes: boolean().required(),
+  opens: string().oneOf(['hood', 'cab']),
   length: number().positive().required(),
   width: number().positive().required(),
   height: number().positive().required(),

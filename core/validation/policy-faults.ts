@@ -63,6 +63,13 @@ const policySchema = object({
       source: words(),
     }).noUnknown(),
   ).required(),
+  schedule: object({
+    standard: string().oneOf(['nsc-13']).required(),
+    houseStricter: boolean().required(),
+  })
+    .noUnknown()
+    .default(undefined)
+    .optional(),
   minorsMakeMajor: number().integer().min(2).max(20),
   deadlines: array(
     object({

@@ -2,11 +2,8 @@ import fc from 'fast-check';
 import { clockMove, LATE_AFTER, runningClocks, type VehicleState } from '.';
 
 const state: VehicleState = {
-  powerTakeOff: true,
-  hood: false,
-  propped: false,
-  platform: false,
-  outriggers: false,
+  values: { powerTakeOff: 'in' },
+  air: { psi: 0, since: 0 },
   airAt: 90_000,
   oilAt: 300_000,
   warmAt: Infinity,
@@ -30,8 +27,8 @@ it('tells of a cleaning that somebody began, and of a warm engine only while it 
       ({ clock }) => clock,
     );
   expect(of({ cleanAt: 1_200_000 })).toEqual(['clean']);
-  expect(of({ engine: 'on', warmAt: 300_000 })).toEqual(['warm']);
-  expect(of({ engine: 'off', warmAt: 300_000 })).toEqual([]);
+  expect(of({ values: { engine: 'idling' }, warmAt: 300_000 })).toEqual(['warm']);
+  expect(of({ values: { engine: 'off' }, warmAt: 300_000 })).toEqual([]);
 });
 
 it('is no matter where nothing waits for it, and none where nobody started it', () => {

@@ -1,5 +1,5 @@
 import { assess, droppedUnits, fold, permitEvent, type InspectionEvent } from '../inspection';
-import { mayHelperAnswer, orderWalk } from '../planning';
+import { layoutOf, mayHelperAnswer, orderWalk } from '../planning';
 import { policiesFor } from '../grading';
 import {
   begunOf,
@@ -10,6 +10,7 @@ import {
   makeRig,
   mechanic,
   phone,
+  rigOf,
   startsAt,
   trailer,
   walkId,
@@ -110,20 +111,74 @@ describe('what a fault forbids', () => {
   it('is to try brakes by rolling when they leak', () => {
     const log = begun();
     expect(findForbidden(assessed(log)).size).toBe(0);
-    const leak = rig.instances.find(
-      ({ check }) =>
-        check.id.startsWith('truck.') &&
-        check.symptoms.some(({ system, harm }) => system === 'brakes' && harm === 'stop'),
-    );
-    if (!leak) throw new Error('no brakes');
+    const leak = instanceOf(rig, 'truck.brake.hose/steer-left');
     const symptom = leak.check.symptoms.find(({ harm }) => harm === 'stop');
     log.add('faulted', faultOf(leak, symptom?.id ?? ''));
     const forbidden = [...findForbidden(assessed(log)).values()];
-    expect(forbidden.length).toBeGreaterThan(0);
-    for (const { instance, because } of forbidden) {
-      expect(instance.check.needs).toContain('parking-brake-released');
-      expect(because.instance).toBe(leak);
-    }
+    expect(forbidden.map(({ instance }) => instance.check.id)).toEqual([
+      'truck.brake.parking',
+      'truck.brake.trailer',
+      'truck.brake.service',
+    ]);
+    for (const { because } of forbidden) expect(because.instance).toBe(leak);
+  });
+
+  /** A fault that stops at one check of a rig, and the checks that it leaves on no list but its own. */
+  const barredBy = (name: string, ending: string, symptomId: string) => {
+    const of = rigOf(name);
+    const log = makeLog();
+    log.add('begun', begunOf(of));
+    log.add('faulted', faultOf(instanceOf(of, ending), symptomId));
+    return [...findForbidden(assessed(log, of)).values()].map(({ instance }) => instance.check.id);
+  };
+
+  it('is to move what a missing pin holds, whichever system it is filed under', () => {
+    const plow = barredBy('plow truck', 'plow.pins', 'pin-out');
+    expect(plow).toEqual(expect.arrayContaining(['plow.float', 'plow.cycle']));
+    expect(plow.filter((id) => !id.startsWith('plow.'))).toEqual([]);
+    const crane = barredBy('crane truck', 'loader-crane.hydraulics.hoses', 'hose-blister');
+    expect(crane).toEqual(
+      expect.arrayContaining(['loader-crane.cycle', 'loader-crane.emergency-stops']),
+    );
+    expect(crane.filter((id) => /brake|plow|start/.test(id))).toEqual([]);
+    const lift = barredBy('tractor, semi-trailer, liftgate', 'rail-lift.chains', 'chain-damaged');
+    expect(lift).toEqual([
+      // Nor is a platform on a broken chain opened to be looked at.
+      'rail-lift.pump.box',
+      'rail-lift.platform.surface',
+      'rail-lift.cart-stops',
+      'rail-lift.switches',
+      'rail-lift.cycle',
+    ]);
+  });
+
+  it('is nothing where a decal is gone: it carries, moves and guards nothing', () => {
+    expect(barredBy('tractor, semi-trailer, liftgate', 'rail-lift.decals', 'rating-gone')).toEqual(
+      [],
+    );
+  });
+
+  it('is to run an engine that must not run', () => {
+    const barred = barredBy('truck', 'truck.engine.belts', 'belt-frayed');
+    expect(barred).toEqual(
+      expect.arrayContaining(['truck.engine.start', 'truck.electrical.charge']),
+    );
+  });
+
+  it('takes of a test that is left out for it only what the test would have proved', () => {
+    const of = rigOf('plow truck');
+    const log = makeLog();
+    log.add('begun', begunOf(of));
+    const cycle = instanceOf(of, 'plow.cycle');
+    log.add('answered', { key: cycle.key, outcome: 'not-looked', reason: 'It is dark' });
+    const blocks = () =>
+      assessed(log, of).findings.find(({ about }) => about === cycle.key)?.blocks ?? [];
+    // Not looked at, for any other reason, weighs as the worst that it could show.
+    expect(blocks()).toEqual(expect.arrayContaining(['plow']));
+    const before = blocks();
+    log.add('faulted', faultOf(instanceOf(of, 'plow.pins'), 'pin-out'));
+    expect(blocks()).toEqual(['plow']);
+    expect(before.length).toBeGreaterThanOrEqual(1);
   });
 });
 
@@ -132,7 +187,7 @@ describe('what turns a plan', () => {
   const turns = (log: ReturnType<typeof makeLog>, taken: readonly string[] = []) => {
     const inspection = fold(walkId, log.events);
     if (!inspection.begun) throw new Error('not begun');
-    const state = vehicleState(inspection.course, settingOf(inspection.begun, rig));
+    const state = vehicleState(inspection, settingOf(inspection.begun, rig));
     return findTurns({
       inspection,
       rig,
@@ -151,6 +206,21 @@ describe('what turns a plan', () => {
     expect(turns(log, [id])).toEqual([]);
   });
 
+  it('is a fault that bars a test, and a part that nobody could look at, told apart', () => {
+    const hose = instanceOf(rig, 'truck.brake.hose/steer-left');
+    const unseen = begun();
+    unseen.add('answered', { key: hose.key, outcome: 'not-looked', reason: 'Snow' });
+    expect(turns(unseen)).toMatchObject([
+      { code: 'forbidden', title: hose.check.title, count: 3, unseen: true },
+    ]);
+    const failed = begun();
+    const symptom = hose.check.symptoms.find(({ harm }) => harm === 'stop');
+    failed.add('faulted', faultOf(hose, symptom?.id ?? ''));
+    const [turn] = turns(failed);
+    expect(turn).toMatchObject({ code: 'forbidden', title: hose.check.title, count: 3 });
+    expect(turn).not.toHaveProperty('unseen');
+  });
+
   it('is no key that was taken out of an engine that never ran', () => {
     const log = begun();
     log.add('changed', { change: 'shut-down' });
@@ -165,7 +235,7 @@ describe('what turns a plan', () => {
     const request = {
       inspection,
       rig,
-      state: vehicleState(inspection.course, settingOf(inspection.begun, rig)),
+      state: vehicleState(inspection, settingOf(inspection.begun, rig)),
       forbidden: new Map(),
       ahead: running,
       taken: new Set<string>(),
@@ -190,11 +260,15 @@ describe('what turns a plan', () => {
   it('gives the planner the clocks as seconds from now', () => {
     const log = begun();
     log.add('changed', { change: 'start' }, undefined, startsAt);
-    const state = vehicleState(fold(walkId, log.events).course, { freezing: false, airUp: false });
+    const state = vehicleState(fold(walkId, log.events), {
+      freezing: false,
+      airUp: false,
+      layout: layoutOf(rig),
+    });
     expect(standingNow(state, 'a/rear', startsAt + 30_000)).toMatchObject({
       zone: 'a/rear',
-      key: true,
-      airIn: 60,
+      states: { engine: 'idling', key: 'on' },
+      air: expect.closeTo(100 / 3, 6) as number,
       oilIn: Infinity,
       coldIn: Infinity,
     });

@@ -1,17 +1,34 @@
-import type { Inspection } from '../inspection';
+import { barsMovement, type Inspection } from '../inspection';
+import { NEEDS } from '../catalogue';
+import { findEarlier, layoutOf, testsLamps, wantAt, type WaitsBecause } from '../planning';
+import type { CheckInstance, Rig, RigZone } from '../rig';
 import {
+  bitOf,
+  dimension,
+  layWant,
+  nextReach,
   requirementOf,
+  slotName,
+  transitionOf,
   type Affirmation,
   type Clock,
+  type LaidWant,
+  type Layout,
   type Requirement,
   type VehicleChange,
-} from '../planning';
-import type { CheckInstance, Rig, RigZone } from '../rig';
-import type { VehicleState } from './vehicle-state';
+} from '../vehicle';
+import { airLevel, airReached, isRunning, type VehicleState } from './vehicle-state';
 
 /** What must be done, waited for or vouched for before a check can be called sound. */
 export type NextStep =
-  | { readonly kind: 'do'; readonly change: VehicleChange }
+  | {
+      readonly kind: 'do';
+      readonly change: VehicleChange;
+      /** The unit that it is done to, where it is one of the rig's. */
+      readonly unitId?: string;
+      /** Nobody has said how it stands: it is looked at, and done where it is not so. */
+      readonly look?: true;
+    }
   | {
       readonly kind: 'wait';
       readonly clock: Clock;
@@ -19,6 +36,13 @@ export type NextStep =
       readonly until: number;
       /** A gauge or a hand may tell it sooner. */
       readonly orWord?: Affirmation;
+    }
+  /** Another check comes first, wherever the driver has gone. */
+  | {
+      readonly kind: 'first';
+      readonly key: string;
+      readonly title: string;
+      readonly because: WaitsBecause | 'lamp-test' | 'start' | 'open-defect';
     }
   | { readonly kind: 'affirm'; readonly what: Affirmation; readonly zone: string }
   /** The tag of this stop must be read first. */
@@ -31,51 +55,180 @@ export interface StepRequest {
   readonly state: VehicleState;
   /** Stops whose tag must be read. */
   readonly tags: ReadonlySet<string>;
+  /** Checks with a defect that stops, open since an earlier walk and not looked at on this one. */
+  readonly openStops?: ReadonlySet<string>;
   /** Milliseconds since 1970. */
   readonly now: number;
 }
 
 /**
- * The next thing before this check, in the order in which it is safe: a hood closed behind one, chocks before anything is let go or reached under,
- * three points before a climb, a cold engine before a cap. Undefined when the check may be made.
+ * The next thing before this check, in the order in which it is safe: made from the table of how a vehicle stands (core/vehicle), so
+ * that a hood is closed behind one, chocks are in before anything is let go or reached under, what is out comes in before anything
+ * rolls. Three points before a climb, a cold engine before a cap, a look round before anything moves. Undefined when the check may
+ * be made.
  */
 export function nextStep(request: StepRequest): NextStep | undefined {
-  const { instance, rig, inspection, tags, now } = request;
-  const state = withDoing(instance, request.state);
-  const want = requirementOf(instance.check);
+  const { instance, rig, inspection, tags, now, state } = request;
+  const requirement = requirementOf(instance.check);
   const zone = rig.zones.find(({ key }) => key === instance.zoneKey);
+  const layout = layoutOf(rig);
+  const want = wantAt(rig, zone, requirement, instance.unit.id);
+  const values = valuesNow(layout, state, instance);
   return (
-    leftOpen(zone, state) ??
+    earlier(request) ??
+    leftOpen(layout, values, want, state, now) ??
     gate(zone, inspection, rig) ??
-    (instance.check.guide === 'engine-start' ? started(state) : undefined) ??
-    stance(want, zone, state, now) ??
-    clocks(want, state, now) ??
-    (instance.check.needs.includes('area-clear') && !wasSaid(inspection, 'area-clear', instance)
-      ? { kind: 'affirm', what: 'area-clear', zone: instance.zoneKey }
-      : tags.has(instance.zoneKey) && !inspection.course.present.has(instance.zoneKey)
-        ? { kind: 'tag', zone: instance.zoneKey }
-        : undefined)
+    (requirement.starts ? firstStart(request, started(layout, values, state, now)) : undefined) ??
+    stowed(requirement, layout, values, instance) ??
+    firstStart(request, reach(layout, values, want, state, now)) ??
+    clocks(requirement, state, now) ??
+    vouched(request) ??
+    (tags.has(instance.zoneKey) && !inspection.course.present.has(instance.zoneKey)
+      ? { kind: 'tag', zone: instance.zoneKey }
+      : undefined)
   );
 }
 
-/** What a check itself does is no condition of it, where nobody has said that it stands otherwise. */
-function withDoing({ check }: CheckInstance, state: VehicleState): VehicleState {
-  if (!check.does) return state;
-  const does = new Set(check.does);
+/** What must have an answer before this check, whichever way the driver came here. */
+function earlier(request: StepRequest): NextStep | undefined {
+  const { instance, rig, inspection, openStops } = request;
+  const { answers, course } = inspection;
+  // What somebody has found broken is looked at again before anything moves that it holds.
+  const broken =
+    openStops &&
+    rig.instances.find(
+      (each) => openStops.has(each.key) && !answers.has(each.key) && barsMovement(each, instance),
+    );
+  if (broken) return toFirst(broken, 'open-defect');
+  const found = findEarlier(
+    instance,
+    rig,
+    ({ key, unit }) => !answers.has(key) && !course.dropped.has(unit.id),
+  );
+  return found && toFirst(found.instance, found.because);
+}
+
+function toFirst(
+  { key, check, place }: CheckInstance,
+  because: Extract<NextStep, { kind: 'first' }>['because'],
+): NextStep {
   return {
-    ...state,
-    engine: state.engine ?? (does.has('shut-down') ? 'off' : undefined),
-    brake: state.brake ?? (does.has('set-brake') ? 'set' : undefined),
-    chocks: state.chocks ?? (does.has('chocks-in') ? true : undefined),
+    kind: 'first',
+    key,
+    title: place ? `${check.title} (${place.title})` : check.title,
+    because,
+  };
+}
+
+/**
+ * The first start of a walk is the guided one, and the warning lamps are watched before it: an engine that was started already asks
+ * for neither.
+ */
+function firstStart(
+  { instance, rig, inspection: { answers, course } }: StepRequest,
+  step: NextStep | undefined,
+): NextStep | undefined {
+  if (step?.kind !== 'do' || step.change !== 'start') return step;
+  if (course.changes.some(({ change }) => change === 'start')) return step;
+  const open = rig.instances.filter(
+    ({ key, unit }) => !answers.has(key) && !course.dropped.has(unit.id),
+  );
+  const lamps = open.find(({ check, key }) => testsLamps(check) && key !== instance.key);
+  if (lamps) return toFirst(lamps, 'lamp-test');
+  const guided = open.find(({ check, key }) => check.guide && key !== instance.key);
+  return guided ? toFirst(guided, 'start') : step;
+}
+
+/** One bit for each slot; 0 where nobody has said it. What a check does itself is no condition of it there. */
+function valuesNow(
+  layout: Layout,
+  state: VehicleState,
+  { check, unit }: CheckInstance,
+): Uint8Array {
+  const does = (check.does ?? []).flatMap((change) => transitionOf(change) ?? []);
+  return Uint8Array.from(layout.slots, (slot) => {
+    const value = state.values[slotName(slot)];
+    if (value !== undefined) return bitOf(slot.dimension, value);
+    const own = slot.unit === undefined || slot.unit === unit.id;
+    const done = own ? does.findLast(({ of }) => of === slot.dimension) : undefined;
+    return done ? bitOf(slot.dimension, done.to) : 0;
+  });
+}
+
+function reach(
+  layout: Layout,
+  values: Uint8Array,
+  want: LaidWant,
+  state: VehicleState,
+  now: number,
+): NextStep | undefined {
+  const next = nextReach(layout, values, want, airLevel(state, now));
+  if (!next) return undefined;
+  if (next.kind === 'air')
+    return { kind: 'wait', clock: 'air', until: airReached(state, next.atLeast), orWord: 'air-up' };
+  const { change, unit, slot } = next;
+  // An exhaust that is being cleaned is not cut short.
+  if (change === 'shut-down' && state.cleanAt !== undefined && state.cleanAt > now)
+    return { kind: 'wait', clock: 'clean', until: state.cleanAt, orWord: 'exhaust-clean' };
+  return {
+    kind: 'do',
+    change,
+    ...(unit !== undefined && { unitId: unit }),
+    ...(unit !== undefined && values[slot] === 0 && { look: true as const }),
   };
 }
 
 /** Whoever leaves the engine bay closes it, before climbing anywhere. */
-function leftOpen(zone: RigZone | undefined, { hood }: VehicleState): NextStep | undefined {
-  return hood && zone && zone.round !== 'engine-bay'
-    ? { kind: 'do', change: 'hood-closed' }
-    : undefined;
+function leftOpen(
+  layout: Layout,
+  values: Uint8Array,
+  want: LaidWant,
+  state: VehicleState,
+  now: number,
+): NextStep | undefined {
+  const bay = layout.slotOf('bay');
+  if (bay === undefined || values[bay] === bitOf('bay', 'closed')) return undefined;
+  const at = want.pairs.findIndex((slot, index) => index % 2 === 0 && slot === bay);
+  if (at < 0 || (values[bay] & want.pairs[at + 1]) !== 0) return undefined;
+  return reach(
+    layout,
+    values,
+    { ...want, pairs: want.pairs.slice(at, at + 2), air: 0 },
+    state,
+    now,
+  );
 }
+
+/** Before the first roll everything of this rig that could be out is in: where nobody has said so, it is asked, all at once. */
+function stowed(
+  { rolls }: Requirement,
+  layout: Layout,
+  values: Uint8Array,
+  { zoneKey }: CheckInstance,
+): NextStep | undefined {
+  if (!rolls) return undefined;
+  const unsaid = layout.slots.some(
+    (slot, at) =>
+      values[at] === 0 &&
+      slot.dimension !== 'chocks' &&
+      dimension(slot.dimension).rolling !== undefined,
+  );
+  return unsaid ? { kind: 'affirm', what: 'all-stowed', zone: zoneKey } : undefined;
+}
+
+/** What no clock and no switch can tell: nobody in the way, the pedal held, a need that this version does not know. */
+function vouched({ instance, inspection }: StepRequest): NextStep | undefined {
+  const { needs } = instance.check;
+  const asked: readonly (readonly [Affirmation, boolean])[] = [
+    ['as-asked', needs.some((need) => !KNOWN.has(need))],
+    ['pedal-held', needs.includes('pedal-held-by-helper') || needs.includes('pedal-held-by-stick')],
+    ['area-clear', needs.includes('area-clear')],
+  ];
+  const open = asked.find(([what, holds]) => holds && !wasSaid(inspection, what, instance));
+  return open && { kind: 'affirm', what: open[0], zone: instance.zoneKey };
+}
+
+const KNOWN: ReadonlySet<string> = new Set(NEEDS);
 
 /** Up where one climbs: said at each climb, not at each check. */
 function gate(
@@ -108,64 +261,33 @@ function roundOf(rig: Rig, zoneKey: string): RigZone['round'] {
   return byKey.get(zoneKey) ?? 'outside';
 }
 
-function stance(
-  want: Requirement,
-  zone: RigZone | undefined,
+/** The check is the start itself: it is made step by step, and answered by it. */
+function started(
+  layout: Layout,
+  values: Uint8Array,
   state: VehicleState,
   now: number,
 ): NextStep | undefined {
-  const change = (one: VehicleChange): NextStep => ({ kind: 'do', change: one });
-  if (want.brake === 'set' && state.brake !== 'set') return change('set-brake');
-  if (want.chocks === 'in' && !state.chocks) return change('chocks-in');
-  if (want.engine === 'on' && state.engine !== 'on') return startFrom(state);
-  // Air is pumped only while the engine runs, so it is waited for before it is shut down.
-  if (want.air && state.airAt > now)
-    return state.engine === 'on' ? waitForAir(state) : startFrom(state);
-  if ((want.engine === 'off' || want.engine === 'cold') && state.engine !== 'off')
-    return state.cleanAt !== undefined && state.cleanAt > now
-      ? { kind: 'wait', clock: 'clean', until: state.cleanAt, orWord: 'exhaust-clean' }
-      : change('shut-down');
-  if (want.chocks === 'out' && state.chocks !== false)
-    return change(state.brake === 'released' ? 'set-brake' : 'chocks-out');
-  if (want.key && !state.key) return change('key-on');
-  if (want.lamps && !state.lamps) return change('lamps-on');
-  // A released brake has chocks under it, except where it is tried by rolling.
-  if (want.brake === 'released' && want.chocks !== 'out' && !state.chocks)
-    return change('chocks-in');
-  if (want.brake === 'released' && state.brake !== 'released') return change('release-brake');
-  if (want.powerTakeOff && !state.powerTakeOff) return change('power-take-off');
-  if (zone?.round === 'engine-bay' && !state.hood) return change('hood-open');
-  if (want.propped && !state.propped) return change('prop');
-  if (want.platform && !state.platform) return change('platform-down');
-  if (want.outriggers && !state.outriggers) return change('outriggers');
-  return undefined;
+  if (isRunning(state)) return undefined;
+  const want = layWant(layout, { states: { engine: ['idling'] }, rolls: false }, undefined);
+  return reach(layout, values, want, state, now);
 }
 
-/** The check is the start itself: it is made step by step, and answered by it. */
-function started(state: VehicleState): NextStep | undefined {
-  return state.engine === 'on' ? undefined : startFrom(state);
-}
-
-function waitForAir({ airAt }: VehicleState): NextStep {
-  return { kind: 'wait', clock: 'air', until: airAt, orWord: 'air-up' };
-}
-
-/** No engine is started with the brake released. */
-function startFrom({ brake }: VehicleState): NextStep {
-  return { kind: 'do', change: brake === 'released' ? 'set-brake' : 'start' };
-}
-
-function clocks(want: Requirement, state: VehicleState, now: number): NextStep | undefined {
-  if (want.oilWarm && state.oilAt > now)
+function clocks(
+  { clocks: wanted }: Requirement,
+  state: VehicleState,
+  now: number,
+): NextStep | undefined {
+  if (wanted.includes('oil') && state.oilAt > now)
     return { kind: 'wait', clock: 'oil', until: state.oilAt, orWord: 'oil-warm' };
-  if (want.engineWarm && state.warmAt > now)
+  if (wanted.includes('warm') && state.warmAt > now)
     return { kind: 'wait', clock: 'warm', until: state.warmAt, orWord: 'engine-warm' };
   // Where the engine ran on this walk the clock knows it; where nobody told, the driver must.
-  if (want.settled && state.settledAt === undefined)
+  if (wanted.includes('settle') && state.settledAt === undefined)
     return { kind: 'wait', clock: 'settle', until: now, orWord: 'oil-settled' };
-  if (want.settled && state.settledAt !== undefined && state.settledAt > now)
+  if (wanted.includes('settle') && state.settledAt !== undefined && state.settledAt > now)
     return { kind: 'wait', clock: 'settle', until: state.settledAt };
-  if (want.engine === 'cold') {
+  if (wanted.includes('cold')) {
     if (state.coldAt === undefined || state.coldAt > now)
       return {
         kind: 'wait',

@@ -1,10 +1,11 @@
 import type { Circumstance } from '../catalogue';
 import type { Inspection } from '../inspection';
-import { requirementOf, type Stop } from '../planning';
+import type { Stop } from '../planning';
 import type { Rig } from '../rig';
 import type { StandingNow } from '../planner';
+import { requirementOf, wantsOff, wantsRunning, type VehicleChange } from '../vehicle';
 import type { Forbidden } from './forbidden';
-import type { VehicleState } from './vehicle-state';
+import { airLevel, isRunning, type VehicleState } from './vehicle-state';
 
 /** Why the rest of a plan is made again. `id` names the very event, so that it counts once. */
 export type Turn = { readonly id: string } & (
@@ -12,9 +13,17 @@ export type Turn = { readonly id: string } & (
   | { readonly code: 'helper-left' }
   | { readonly code: 'turned'; readonly circumstances: readonly Circumstance[] }
   | { readonly code: 'dropped'; readonly number: string }
+  /** The driver found something to stand otherwise than it was taken to stand. */
+  | { readonly code: 'found'; readonly change: VehicleChange; readonly number?: string }
   | { readonly code: 'engine-early' }
   | { readonly code: 'engine-off-early' }
-  | { readonly code: 'forbidden'; readonly title: string; readonly count: number }
+  | {
+      readonly code: 'forbidden';
+      readonly title: string;
+      readonly count: number;
+      /** Nothing was found there: it could not be looked at. */
+      readonly unseen?: true;
+    }
   | { readonly code: 'skipped'; readonly title: string }
 );
 
@@ -51,6 +60,11 @@ export function findTurns(request: TurnRequest): Turn[] {
       const placed = rig.units.find(({ unit }) => unit.id === unitId);
       return placed ? [{ id: eventId, code: 'dropped', number: placed.unit.number }] : [];
     }),
+    ...course.changes.flatMap(({ eventId, found, change, unitId }): Turn[] => {
+      if (!found) return [];
+      const number = rig.units.find(({ unit }) => unit.id === unitId)?.unit.number;
+      return [{ id: eventId, code: 'found', change, ...(number !== undefined && { number }) }];
+    }),
     ...engineTurn(request),
     ...forbiddenTurns(forbidden),
   ];
@@ -68,25 +82,36 @@ function engineTurn({ inspection, state, ahead }: TurnRequest): Turn[] {
   const next = ahead
     .flatMap(({ instances }) => instances)
     .filter(({ key }) => !inspection.answers.has(key))
-    .map(({ check }) => requirementOf(check).engine)
-    .find((wanted) => wanted !== undefined);
+    .map(({ check }) => requirementOf(check))
+    .find((wanted) => wantsOff(wanted) || wantsRunning(wanted));
   if (!next) return [];
-  if (state.engine === 'on' && next !== 'on') return [{ id: last.eventId, code: 'engine-early' }];
+  const running = isRunning(state);
+  if (running && wantsOff(next)) return [{ id: last.eventId, code: 'engine-early' }];
   // Shutting down is worth a new plan only where much still wants it running.
-  if (state.engine === 'off' && next === 'on' && last.change === 'shut-down')
+  if (running === false && wantsRunning(next) && last.change === 'shut-down')
     return [{ id: last.eventId, code: 'engine-off-early' }];
   return [];
 }
 
 function forbiddenTurns(forbidden: ReadonlyMap<string, Forbidden>): Turn[] {
-  const byFault = new Map<string, { title: string; count: number }>();
+  const byFault = new Map<string, { title: string; count: number; unseen: boolean }>();
   for (const { because } of forbidden.values()) {
-    const { instance, answer } = because;
+    const { instance, answer, state } = because;
     const id = `forbidden ${answer?.eventId ?? instance.key}`;
     const known = byFault.get(id);
-    byFault.set(id, { title: instance.check.title, count: (known?.count ?? 0) + 1 });
+    byFault.set(id, {
+      title: instance.check.title,
+      count: (known?.count ?? 0) + 1,
+      unseen: state === 'not-looked',
+    });
   }
-  return [...byFault].map(([id, { title, count }]) => ({ id, code: 'forbidden', title, count }));
+  return [...byFault].map(([id, { title, count, unseen }]) => ({
+    id,
+    code: 'forbidden',
+    title,
+    count,
+    ...(unseen && { unseen }),
+  }));
 }
 
 /** The state of a walk as the planner wants it: seconds from now instead of times of day. */
@@ -99,16 +124,8 @@ export function standingNow(
     due === undefined ? 0 : due === Infinity ? Infinity : Math.max(0, (due - now) / 1000);
   return {
     zone,
-    key: state.key ?? false,
-    lamps: state.lamps ?? false,
-    released: state.brake === 'released',
-    chocks: state.chocks ?? false,
-    powerTakeOff: state.powerTakeOff,
-    propped: state.propped,
-    platform: state.platform,
-    outriggers: state.outriggers,
-    hood: state.hood,
-    airIn: until(state.airAt),
+    states: state.values,
+    air: airLevel(state, now),
     oilIn: until(state.oilAt),
     coldIn: until(state.coldAt),
     settledIn: until(state.settledAt),

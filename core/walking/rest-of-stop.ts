@@ -29,7 +29,13 @@ export function restOfStop(request: RestRequest): RestOfStop {
   const { stop, inspection, open, watched, cameAt, now } = request;
   const instances = open.filter(
     ({ key, check, contents }) =>
-      !check.reading?.required && !contents && !check.does && !check.guide && !watched.has(key),
+      !check.reading?.required &&
+      !contents &&
+      !check.does &&
+      !check.guide &&
+      // What moves by a power is stepped through, not waved through.
+      (check.moves === undefined || check.moves.by === 'hand') &&
+      !watched.has(key),
   );
   if (instances.length < 2) return { instances: [], wait: 0 };
   // What was answered here since the driver came has had its own time.

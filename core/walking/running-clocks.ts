@@ -1,5 +1,5 @@
-import type { Clock } from '../planning';
-import type { VehicleState } from './vehicle-state';
+import type { Clock } from '../vehicle';
+import { isRunning, type VehicleState } from './vehicle-state';
 
 /** A clock that runs, or one that has ended and is waited for by nobody yet. */
 export interface RunningClock {
@@ -30,7 +30,7 @@ export function runningClocks(
     ['oil', state.oilAt],
     ['settle', state.settledAt],
     ['cold', state.coldAt],
-    ['warm', state.engine === 'on' ? state.warmAt : undefined],
+    ['warm', isRunning(state) ? state.warmAt : undefined],
     ['clean', state.cleanAt],
   ];
   return due.flatMap(([clock, at]) => {

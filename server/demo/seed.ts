@@ -11,7 +11,7 @@ import type { SealKey } from '../report/seal-key';
 import { keepCatalogueVersion } from '../store/catalogue-versions';
 import { inOrganisation } from '../store/connection';
 import { ensurePartitions } from '../store/partitions';
-import { insertPhoto } from '../store/photos';
+import { keepPhoto } from '../store/photos';
 import { nameKey } from '../store/sign-ins';
 import { ensureTags, listTags } from '../store/tags';
 import { seededChance, type Chance } from './chance';
@@ -69,7 +69,9 @@ export async function seedDemo(request: SeedRequest): Promise<void> {
     const device = demoId(`device ${plan.driver.name}`);
     const walk = makeWalk({ ...plan, acknowledge, codeOf }, chance, device, sequence);
     await keepPictures(db, walk, chance);
-    const answers = await takeIn(db, asPerson(plan.driver), walk.events);
+    const answers = await takeIn(db, asPerson(plan.driver), walk.events, {
+      arrivedAt: Math.max(...walk.events.map(({ at }) => at)),
+    });
     const refused = answers.find((answer) => answer.status === 'refused');
     if (refused) throw new Error(`The demo's own walk was refused: ${JSON.stringify(refused)}`);
     const ended = walk.events.findLast(({ type }) => type === 'signed')?.at ?? plan.begin;
@@ -272,7 +274,8 @@ async function keepPictures(
   for (const { id } of walk.photos) {
     const bytes = await makePicture(chance);
     await inOrganisation(db, organisation.id, (trx) =>
-      insertPhoto(trx, {
+      keepPhoto(trx, {
+        sentBy: walk.events[0].actorId,
         id,
         organisationId: organisation.id,
         inspectionId: walk.inspectionId,
@@ -323,7 +326,7 @@ async function mend(
       payload: outcome(row, mechanic, plan, chance),
     };
   });
-  const answers = await takeIn(db, asPerson(mechanic), events);
+  const answers = await takeIn(db, asPerson(mechanic), events, { arrivedAt: at });
   const refused = answers.find((answer) => answer.status === 'refused');
   if (refused) throw new Error(`The demo's own repair was refused: ${JSON.stringify(refused)}`);
   for (const id of new Set(open.map((row) => row.inspection_id as string)))

@@ -1,10 +1,8 @@
 import { catalogue, type Circumstance, type Phase, type Symptom } from '@nazar/core/catalogue';
 import { chosenPolicyId, findObjections, type PolicyChoice } from '@nazar/core/grading';
 import {
-  assess,
   circumstancesOf,
   fold,
-  policiesOfWalk,
   requiredTags,
   type AnyEvent,
   type InspectionEvent,
@@ -12,6 +10,7 @@ import {
 } from '@nazar/core/inspection';
 import { orderWalk } from '@nazar/core/planning';
 import { composeRig, type CheckInstance } from '@nazar/core/rig';
+import { standOf } from '@nazar/core/standing';
 import { v7 as uuidAt } from 'uuid';
 import type { Chance } from './chance';
 import { drawSignature } from './signature';
@@ -116,9 +115,9 @@ export function makeWalk(
     const inspection = fold(inspectionId, events as AnyEvent[]);
     const { begun } = inspection;
     if (!begun) throw new RangeError('A walk begins with its beginning.');
-    const policiesOf = policiesOfWalk(begun, rig, plan.choice);
-    const seen = assess({ inspection, rig, policiesOf, known: [], unread: [] });
-    return { inspection, begun, ...seen };
+    const { units, choice } = plan;
+    const reference = { catalogue, units, choice, own: [], defects: [] };
+    return { inspection, begun, ...standOf(inspection, reference, rig).assessment };
   };
   // Too close to a limit to tell: measured once more, as the phone would ask.
   for (const { key } of look().missing) {
@@ -135,17 +134,24 @@ export function makeWalk(
     headline: verdict.headline,
   });
   const needs = begun.job?.needs ?? [];
-  const mayLeave =
-    plan.phase === 'pre-trip' &&
-    findObjections({
-      verdict,
-      findings,
-      needs,
-      circumstances: circumstancesOf(inspection, rig),
-      officerReleases: false,
-      released: false,
-    }).length === 0;
-  if (mayLeave) {
+  const objections =
+    plan.phase === 'pre-trip'
+      ? findObjections({
+          verdict,
+          findings,
+          needs,
+          circumstances: circumstancesOf(inspection, rig),
+          officerReleases: false,
+          released: false,
+        })
+      : undefined;
+  // What has to be done before leaving is done, where nothing else keeps it.
+  const toDo = objections?.filter((each) => each.code === 'before-leaving') ?? [];
+  if (objections?.length === toDo.length) {
+    for (const { finding } of toDo) {
+      at += 60_000;
+      add('looked-again', { about: finding.about });
+    }
     at += 90_000;
     add('signed-out', { purpose: 'job', needs, conditions: verdict.conditions });
     at += plan.hoursOut * 3_600_000;

@@ -35,7 +35,7 @@ export const people: readonly DemoPerson[] = [
   person('Marit Sund', 'driver', station.id, '4010'),
   person('Joren Falk', 'driver', station.id, '4020'),
   person('Silje Orre', 'driver', station.id, '4030'),
-  person('Otto Klint', 'mechanic', station.id, '7004'),
+  person('Ragnar Klint', 'mechanic', station.id, '7004'),
   person('Vera Holm', 'supervisor', station.id, '9003'),
   person('Gustav Ree', 'driver', garage.id, '8010'),
   person('Nina Aasen', 'driver', garage.id, '8020'),

@@ -7,6 +7,7 @@ import type { Knex } from 'knex';
 import { pino } from 'pino';
 import { pinoHttp } from 'pino-http';
 import type { Configuration } from '../configuration';
+import type { JobState } from '../jobs/scheduler';
 import type { SealKey } from '../report/seal-key';
 import { authenticate } from './authenticate';
 import { conditionsRouter } from './conditions';
@@ -14,6 +15,7 @@ import { contentRouter } from './content';
 import { deskRouter } from './desk';
 import { eventsRouter } from './events';
 import { helpingRouter } from './helping';
+import { jsonBody } from './json-body';
 import { jobsRouter } from './jobs';
 import { calendarRouter, logbookRouter } from './logbook';
 import { photosRouter } from './photos';
@@ -22,6 +24,7 @@ import { referenceRouter } from './reference';
 import { publicReportRouter, reportsRouter } from './reports';
 import { rigsRouter } from './rigs';
 import { rulesRouter } from './rules';
+import { sameOrigin } from './same-origin';
 import { sessionRouter } from './session';
 import { tagsRouter } from './tags';
 import { workshopRouter } from './workshop';
@@ -30,12 +33,22 @@ export interface AppParts {
   readonly db: Knex;
   readonly key: SealKey;
   readonly configuration: Configuration;
+  /** How the server's own jobs do. */
+  readonly jobs?: () => readonly JobState[];
 }
 
+/** What a page of ours may ask of the device: the camera for tags and photos, nothing else. */
+const PERMISSIONS =
+  'camera=(self), microphone=(), geolocation=(), payment=(), usb=(), serial=(), bluetooth=(), midi=(), display-capture=()';
+
 /** The whole HTTP face: the API under /api, the built app under everything else. */
-export function createApp({ db, key, configuration }: AppParts): Express {
+export function createApp({ db, key, configuration, jobs }: AppParts): Express {
   const app = express();
   app.disable('x-powered-by');
+  app.set(
+    'trust proxy',
+    configuration.trustedProxies?.split(',').map((each) => each.trim()) ?? false,
+  );
   app.use(
     pinoHttp({
       logger: pino({
@@ -65,27 +78,33 @@ export function createApp({ db, key, configuration }: AppParts): Express {
       strictTransportSecurity: configuration.secureCookies,
     }),
   );
+  app.use((_request, response, next) => {
+    response.set('Permissions-Policy', PERMISSIONS);
+    next();
+  });
   app.use(compression());
-  app.use('/api', apiRouter({ db, key, configuration }));
+  app.use('/api', apiRouter({ db, key, configuration, jobs }));
   if (configuration.appFolder) serveApp(app, resolve(configuration.appFolder));
   app.use(notFound);
   app.use(answerErrors);
   return app;
 }
 
-function apiRouter({ db, key, configuration }: AppParts) {
+function apiRouter({ db, key, configuration, jobs = () => [] }: AppParts) {
   const router = express.Router();
+  router.use(sameOrigin);
   router.use(cookieParser());
   router.get('/health', async (_request, response) => {
     await db.raw('select 1');
-    response.json({ ok: true });
+    // A job that fails does not make the server unfit to serve; whoever looks after it sees it here.
+    response.json({ ok: true, jobs: jobs() });
   });
-  router.use(express.json({ limit: '4mb' }));
+  router.use(jsonBody);
   router.use(sessionRouter(db, configuration));
   router.use(publicReportRouter(db));
   router.use(calendarRouter(db));
   router.use(authenticate(db));
-  router.use(eventsRouter(db, key));
+  router.use(eventsRouter(db, key, configuration));
   router.use(referenceRouter(db));
   router.use(photosRouter(db));
   router.use(workshopRouter(db));

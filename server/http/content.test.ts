@@ -32,10 +32,7 @@ const flag: Check = {
   helper: 'none',
   seconds: 3,
   criterion: 'Hangs straight.',
-  symptoms: [
-    { id: 'gone', words: 'Gone', system: 'body', harm: 'watch', takes: ['road'], fixable: true },
-  ],
-  fixes: [],
+  symptoms: [{ id: 'gone', words: 'Gone', system: 'body', harm: 'watch', takes: ['road'] }],
   cautions: [],
   why: 'It tells whose truck it is.',
 };

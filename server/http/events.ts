@@ -2,6 +2,7 @@ import { Router } from 'express';
 import type { Knex } from 'knex';
 import { takeIn } from '../intake/take-in';
 import { ADDING_TYPES, sealAdditions, sealInspection } from '../report/seal-pending';
+import type { Configuration } from '../configuration';
 import type { SealKey } from '../report/seal-key';
 import { inOrganisation } from '../store/connection';
 import type { Person } from '../store/sessions';
@@ -22,7 +23,11 @@ interface Sent {
  * Each event is answered for itself. A signed walk is sealed before the answer.
  * 413 too-many-events above 1000, 422 when there is no list.
  */
-export function eventsRouter(db: Knex, key: SealKey): Router {
+export function eventsRouter(
+  db: Knex,
+  key: SealKey,
+  { clockAheadMinutes }: Pick<Configuration, 'clockAheadMinutes'>,
+): Router {
   const router = Router();
   router.post('/events', limitRate(db, 'events', 240), async (request, response) => {
     const person = personOf(request);
@@ -30,7 +35,11 @@ export function eventsRouter(db: Knex, key: SealKey): Router {
     if (!Array.isArray(events)) throw new Problem(422, 'no-events', 'There is no list of entries.');
     if (events.length > MOST_EVENTS)
       throw new Problem(413, 'too-many-events', `Send at most ${MOST_EVENTS} entries at once.`);
-    const answers = await takeIn(db, person, events);
+    const answers = await takeIn(db, person, events, {
+      aheadMinutes: clockAheadMinutes,
+      onSetAside: (error, { id, inspectionId, type }) =>
+        request.log?.error({ err: error, id, inspectionId, type }, 'entry set aside'),
+    });
     const taken = (events as Sent[]).filter((_, at) => answers[at].status !== 'refused');
     await sealWhatFollows(db, key, person, taken);
     response.json({ answers, serverTime: Date.now() });
@@ -55,11 +64,11 @@ async function sealWhatFollows(
   const now = new Date();
   for (const id of inspectionsWith('signed'))
     await sealInspection(db, key, person.organisationId, id, now);
-  const read = taken
-    .filter(({ type }) => type === 'acknowledged')
+  const inEveryReport = taken
+    .filter(({ type }) => ['acknowledged', 'certified', 'countersigned'].includes(type as string))
     .map(({ payload }) => payload?.defectId as string);
   const reportedIn = await inOrganisation(db, person.organisationId, (trx) =>
-    trx('defects').whereIn('id', read).distinct('inspection_id'),
+    trx('defect_reports').whereIn('defect_id', inEveryReport).distinct('inspection_id'),
   );
   for (const id of new Set([
     ...inspectionsWith(...ADDING_TYPES),

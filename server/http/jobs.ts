@@ -1,5 +1,5 @@
 import { CAPABILITIES, type Capability } from '@nazar/core/catalogue';
-import { plainText, uuid } from '@nazar/core/validation';
+import { plainText, rigUnits, uuid } from '@nazar/core/validation';
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import { v4 as newId } from 'uuid';
@@ -20,7 +20,7 @@ const jobSchema = object({
       .oneOf([...CAPABILITIES])
       .required(),
   ).required(),
-  unitIds: array(uuid().required()).min(1).max(8).required(),
+  unitIds: rigUnits(),
   startsAt: string()
     .required()
     .test('time', '${path} is no time', (value) => !Number.isNaN(Date.parse(value))),

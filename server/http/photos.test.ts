@@ -1,6 +1,7 @@
+import { faultOf, instanceOf, makeRig, signature, walkSound } from '@nazar/core/testing';
 import sharp from 'sharp';
 import { v4 as anyId } from 'uuid';
-import { people, startTestServer, type TestServer } from '../testing/test-server';
+import { asWalkOf, people, startTestServer, type TestServer } from '../testing/test-server';
 
 let server: TestServer;
 beforeAll(async () => {
@@ -62,7 +63,78 @@ describe('a photo', () => {
   });
 });
 
+describe('whose photo it is', () => {
+  const rig = makeRig();
+  const nuts = instanceOf(rig, 'wheel.nuts/steer-left');
+
+  /** A walk of Imre's, not sent yet, on which a fault has this picture. */
+  function walkWithPhoto(id: string) {
+    const log = walkSound(rig);
+    const photos = [{ id, width: 40, height: 30 }];
+    log.add('faulted', faultOf(nuts, 'nut-streak', { photos }));
+    log.add('signed', { signature, headline: 'limits' });
+    return asWalkOf(people.imre, log.events);
+  }
+  const send = async (who: typeof people.imre, id: string, walk: string, color: string) => {
+    const bytes = await sharp({
+      create: { width: 40, height: 30, channels: 3, background: color },
+    })
+      .jpeg()
+      .toBuffer();
+    const agent = await server.as(who);
+    return agent
+      .put(`/api/photos/${id}?inspection=${walk}`)
+      .set('Content-Type', 'image/jpeg')
+      .send(bytes);
+  };
+  const sealedHash = async (walk: string) => {
+    const agent = await server.as(people.imre);
+    const { body } = await agent.get(`/api/reports/${walk}`).expect(200);
+    return JSON.stringify(body.report).match(/"sha256":"([0-9a-f]+)"/)?.[1];
+  };
+  const red = async (id: string) => {
+    const { channels } = await sharp((await get(id)).body as Buffer).stats();
+    return channels[0].mean > 128;
+  };
+
+  it('a stranger’s, sent first under its id, is not sealed and gives way to the driver’s own', async () => {
+    const id = anyId();
+    const events = walkWithPhoto(id);
+    const walk = events[0].inspectionId;
+    expect((await send(people.tove, id, walk, '#00f')).status).toBe(204);
+    await server.send(people.imre, events);
+    expect(await sealedHash(walk)).toBeUndefined();
+    expect((await send(people.imre, id, walk, '#f00')).status).toBe(204);
+    expect(await red(id)).toBe(true);
+  });
+
+  it('a stranger’s, sent after it, changes nothing and says so', async () => {
+    const id = anyId();
+    const events = walkWithPhoto(id);
+    const walk = events[0].inspectionId;
+    expect((await send(people.imre, id, walk, '#f00')).status).toBe(204);
+    await server.send(people.imre, events);
+    expect(await sealedHash(walk)).toMatch(/^[0-9a-f]{64}$/);
+    const answer = await send(people.tove, id, walk, '#00f');
+    expect([answer.status, answer.body.code]).toEqual([409, 'not-your-picture']);
+    expect(await red(id)).toBe(true);
+  });
+
+  it('an id of another organisation is not taken over', async () => {
+    const id = anyId();
+    expect((await send(people.imre, id, anyId(), '#f00')).status).toBe(204);
+    expect((await send(people.stranger, id, anyId(), '#00f')).status).toBe(409);
+    expect(await red(id)).toBe(true);
+  });
+});
+
 describe('what is no photo', () => {
+  it('a line of millions of columns is refused before it is drawn', async () => {
+    const line = await picture(40_000, 1).png().toBuffer();
+    const answer = await put(line, anyId(), 'image/png');
+    expect([answer.status, answer.body.code]).toEqual([422, 'not-a-picture']);
+  });
+
   it.each([
     ['a text', Buffer.from('hello')],
     ['nothing', Buffer.alloc(0)],

@@ -4,18 +4,20 @@ import express, { Router } from 'express';
 import type { Knex } from 'knex';
 import sharp from 'sharp';
 import { inOrganisation } from '../store/connection';
-import { findPhoto, insertPhoto } from '../store/photos';
+import { findPhoto, keepPhoto } from '../store/photos';
 import { personOf } from './authenticate';
 import { Problem } from './problems';
 import { limitRate } from './rate-limits';
 
 const MOST_BYTES = 8 * 1024 * 1024;
 const MOST_PIXELS = 60_000_000;
+/** A line of sixty million columns is no photo. */
+const MOST_SIDE = 12_000;
 const LONG_SIDE = 1600;
 
 /**
  * PUT /photos/:id?inspection=… (image bytes) → 204; re-encoded, turned upright, without metadata.
- * 413 too-large above 8 MB, 422 not-a-picture. GET /photos/:id → image/jpeg.
+ * 413 too-large above 8 MB, 422 not-a-picture, 409 not-your-picture for the id of somebody else's. GET /photos/:id → image/jpeg.
  */
 export function photosRouter(db: Knex): Router {
   const router = Router();
@@ -29,17 +31,24 @@ export function photosRouter(db: Knex): Router {
       const id = await uuid().required().validate(request.params.id);
       const inspectionId = await uuid().required().validate(request.query.inspection);
       const picture = await reencode(request.body as Buffer);
-      await inOrganisation(db, person.organisationId, (trx) =>
-        insertPhoto(trx, {
+      const kept = await inOrganisation(db, person.organisationId, (trx) =>
+        keepPhoto(trx, {
           id,
           organisationId: person.organisationId,
           inspectionId,
+          sentBy: person.id,
           sha256: createHash('sha256').update(picture.data).digest('hex'),
           width: picture.info.width,
           height: picture.info.height,
           bytes: picture.data,
         }),
       );
+      if (!kept)
+        throw new Problem(
+          409,
+          'not-your-picture',
+          'This picture belongs to an entry of somebody else. Take the photo again.',
+        );
       response.status(204).end();
     },
   );
@@ -61,6 +70,8 @@ export function photosRouter(db: Knex): Router {
 async function reencode(bytes: Buffer) {
   if (!Buffer.isBuffer(bytes) || bytes.length === 0) throw notAPicture();
   try {
+    const { width, height } = await sharp(bytes, { limitInputPixels: MOST_PIXELS }).metadata();
+    if (Math.max(width ?? Infinity, height ?? Infinity) > MOST_SIDE) throw notAPicture();
     return await sharp(bytes, { limitInputPixels: MOST_PIXELS, failOn: 'error' })
       .rotate()
       .resize({ width: LONG_SIDE, height: LONG_SIDE, fit: 'inside', withoutEnlargement: true })

@@ -20,10 +20,20 @@ function countersIn(db: Knex, prefix: string): Store {
   };
 }
 
-export function limitRate(db: Knex, prefix: string, perMinute: number) {
+/**
+ * Answers 429 beyond so many requests a minute, of a person or, before anybody is signed in, of an address.
+ * @param options.onlyFailures what succeeded is not counted: many people may stand behind one address
+ */
+export function limitRate(
+  db: Knex,
+  prefix: string,
+  perMinute: number,
+  { onlyFailures = false }: { readonly onlyFailures?: boolean } = {},
+) {
   return rateLimit({
     windowMs: 60_000,
     limit: perMinute,
+    skipSuccessfulRequests: onlyFailures,
     standardHeaders: 'draft-8',
     legacyHeaders: false,
     store: countersIn(db, prefix),

@@ -1,10 +1,10 @@
 import { catalogue } from '@nazar/core/catalogue';
 import { composeRig, findMisfits } from '@nazar/core/rig';
-import { plainText, uuid } from '@nazar/core/validation';
+import { plainText, rigUnits, uuid } from '@nazar/core/validation';
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import { v4 as newId } from 'uuid';
-import { array, object } from 'yup';
+import { object } from 'yup';
 import { inOrganisation } from '../store/connection';
 import { deleteRig, insertRig, insertRigChange, listRigs } from '../store/rigs';
 import { listUnits } from '../store/units';
@@ -13,7 +13,7 @@ import { Problem } from './problems';
 
 const rigSchema = object({
   title: plainText(80).required().min(2),
-  unitIds: array(uuid().required()).min(1).max(8).required(),
+  unitIds: rigUnits(),
 }).noUnknown();
 
 /**

@@ -48,7 +48,7 @@ describe('policies of a depot', () => {
     const driver = await server.as(imre);
     const { body } = await driver.get('/api/rules').expect(200);
     expect(body.choice).toEqual({ usual: 'two-step', byClass: {} });
-    expect(body.policies).toHaveLength(5);
+    expect(body.policies).toHaveLength(6);
     const answer = await driver
       .put('/api/rules/policies')
       .send({ usual: 'readiness', byClass: {} })
@@ -247,7 +247,8 @@ describe('retention', () => {
   it('keeps a walk as long as the longest of its policies says', async () => {
     const id = await walk(undefined, 2);
     const row = await inHalvern((trx) => trx('inspections').where({ id }).first());
-    const days = (row.keep_until.getTime() - row.signed_at.getTime()) / DAY;
+    // From the day on which it came, whatever its own clock said.
+    const days = (row.keep_until.getTime() - Date.now()) / DAY;
     expect(Math.round(days)).toBe(184);
     await runRetention(server.db, new Date());
     expect(await isThere(id)).toBe(true);
@@ -349,4 +350,23 @@ describe('a report on paper and in tables', () => {
     expect(defects.headers['content-disposition']).toContain('.csv');
     await agent.get(`/api/reports/${id}/people.csv`).expect(404);
   });
+});
+
+it('a rule with half a pair of characters, or with a NUL, is refused at the door, and walks go on', async () => {
+  const boss = await server.as(ilka);
+  for (const words of ['half \ud800 a pair', 'a \u0000 b']) {
+    const answer = await boss
+      .post('/api/rules/policies')
+      .send({ ...affectsSafetyPolicy, id: 'house-own', title: words })
+      .expect(422);
+    expect(answer.body).toMatchObject({ code: 'not-storable' });
+  }
+  const deep = `${'['.repeat(200_000)}${']'.repeat(200_000)}`;
+  const answer = await boss
+    .post('/api/rules/policies')
+    .set('Content-Type', 'application/json')
+    .send(deep)
+    .expect(422);
+  expect(answer.body).toMatchObject({ code: 'too-deep' });
+  await walk();
 });

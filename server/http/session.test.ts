@@ -29,20 +29,28 @@ describe('signing in', () => {
 
   it('sets a cookie that scripts and other sites cannot use', async () => {
     const answer = await signIn('Imre Dahl', PIN);
-    const [cookie] = answer.headers['set-cookie'] as unknown as string[];
-    expect(cookie).toMatch(/HttpOnly/);
-    expect(cookie).toMatch(/SameSite=Strict/);
+    const cookies = answer.headers['set-cookie'] as unknown as string[];
+    expect(cookies.map((each) => each.split('=')[0])).toEqual(['nazar_device', 'nazar_session']);
+    for (const cookie of cookies) {
+      expect(cookie).toMatch(/HttpOnly/);
+      expect(cookie).toMatch(/SameSite=Strict/);
+    }
   });
 
   it('keeps neither PIN nor token in the clear', async () => {
     const answer = await signIn('Imre Dahl', PIN);
-    const [cookie] = answer.headers['set-cookie'] as unknown as string[];
-    const token = /nazar_session=([^;]+)/.exec(cookie)?.[1] ?? '';
+    const cookies = answer.headers['set-cookie'] as unknown as string[];
     const rows = JSON.stringify([
       await server.owner('sign_ins').select(),
       await server.owner('sessions').select(),
+      await server.owner('known_devices').select(),
+      await server.owner('rate_counters').select(),
     ]);
-    expect(rows).not.toContain(token);
+    for (const cookie of cookies) {
+      const token = /=([\w-]{30,})/.exec(cookie)?.[1];
+      expect(token).toBeDefined();
+      expect(rows).not.toContain(token);
+    }
     expect(rows).toContain('$argon2id$');
   });
 
@@ -60,10 +68,7 @@ describe('signing in', () => {
     expect(fifth.body.detail).toMatch(/15 min/);
     const right = await signIn('Jonah Sterk', PIN).expect(423);
     expect(right.headers['retry-after']).toMatch(/^\d+$/);
-    await server
-      .owner('sign_ins')
-      .where({ person_id: people.jonah.id })
-      .update({ locked_until: new Date(Date.now() - 1000) });
+    await server.owner('rate_counters').update({ reset_at: new Date(Date.now() - 1000) });
     await signIn('Jonah Sterk', PIN).expect(200);
   });
 
@@ -80,6 +85,48 @@ describe('signing in', () => {
     await signIn('Imre Dahl', PIN).expect(200);
     await signIn('Imre Dahl', '0000').expect(401);
     await signIn('Imre Dahl', PIN).expect(200);
+  });
+
+  it('answers a name that nobody has like any other, also once it is locked', async () => {
+    for (let tries = 0; tries < 4; tries += 1) await signIn('Nobody Atall', '0000').expect(401);
+    const unknown = await signIn('Nobody Atall', '0000').expect(423);
+    for (let tries = 0; tries < 4; tries += 1) await signIn('Tove Brask', '0000').expect(401);
+    const known = await signIn('Tove Brask', '0000').expect(423);
+    expect(unknown.body).toEqual(known.body);
+  });
+
+  it('lets nobody be locked out of a phone on which they have signed in before', async () => {
+    const phone = request.agent(server.app);
+    await phone.post('/api/session').send({ name: 'Imre Dahl', pin: PIN }).expect(200);
+    await phone.delete('/api/session').expect(204);
+    for (let tries = 0; tries < 6; tries += 1) await signIn('Imre Dahl', '0000');
+    await signIn('Imre Dahl', PIN).expect(423);
+    await phone.post('/api/session').send({ name: 'Imre Dahl', pin: PIN }).expect(200);
+    // Its own wrong tries count as anywhere.
+    for (let tries = 0; tries < 4; tries += 1)
+      await phone.post('/api/session').send({ name: 'Imre Dahl', pin: '0000' }).expect(401);
+    await phone.post('/api/session').send({ name: 'Imre Dahl', pin: '0000' }).expect(423);
+    // A phone that knows one person knows no other.
+    await server.owner('rate_counters').delete();
+    for (let tries = 0; tries < 5; tries += 1) await signIn('Tove Brask', '0000');
+    await phone.post('/api/session').send({ name: 'Tove Brask', pin: PIN }).expect(423);
+  });
+
+  it('does not count those who sign in rightly from one address', async () => {
+    for (let tries = 0; tries < 25; tries += 1) await signIn('Imre Dahl', PIN).expect(200);
+  });
+
+  it('refuses what a page of another site sends, and nothing of its own', async () => {
+    const from = (origin: string) =>
+      request(server.app)
+        .post('/api/session')
+        .set('Host', 'nazar.test')
+        .set('Origin', origin)
+        .send({ name: 'Imre Dahl', pin: PIN });
+    const answer = await from('https://elsewhere.test').expect(403);
+    expect(answer.body).toMatchObject({ code: 'other-origin' });
+    await from('null').expect(403);
+    await from('https://nazar.test').expect(200);
   });
 
   it('slows down who tries many names from one place', async () => {

@@ -1,10 +1,12 @@
+import { createHash, randomBytes } from 'node:crypto';
 import { plainText } from '@nazar/core/validation';
 import { hash, verify } from '@node-rs/argon2';
-import { Router } from 'express';
+import { Router, type Request } from 'express';
 import type { Knex } from 'knex';
 import { object } from 'yup';
 import type { Configuration } from '../configuration';
-import { clearWrongTries, countWrongTry, findSignIn } from '../store/sign-ins';
+import { countTry, forgetCounter } from '../store/rate-counters';
+import { findSignIn, isKnownDevice, nameKey, rememberDevice } from '../store/sign-ins';
 import { closeSession, findPerson, openSession, type Person } from '../store/sessions';
 import { authenticate, personOf, SESSION_COOKIE } from './authenticate';
 import { Problem } from './problems';
@@ -12,6 +14,8 @@ import { limitRate } from './rate-limits';
 
 const WRONG_TRIES = 5;
 const LOCK_MINUTES = 15;
+const DEVICE_COOKIE = 'nazar_device';
+const DEVICE_DAYS = 180;
 
 const signInSchema = object({
   name: plainText(80).required('Type your name.'),
@@ -37,36 +41,45 @@ export function sessionRouter(db: Knex, configuration: Configuration): Router {
   // A name nobody has takes as long as one with a wrong PIN.
   const nobody = hash('0000', { memoryCost: 19_456, timeCost: 2 });
 
-  router.post('/session', limitRate(db, 'sign-in', 20), async (request, response) => {
-    const { name, pin } = await signInSchema.validate(request.body, {
-      strict: true,
-      abortEarly: true,
-    });
-    const signIn = await findSignIn(db, name);
-    if (!signIn) {
-      await verify(await nobody, pin);
-      throw wrong();
-    }
-    if (signIn.lockedUntil && signIn.lockedUntil > new Date()) throw locked(signIn.lockedUntil);
-    if (!(await verify(signIn.pinHash, pin))) {
-      const tries = await countWrongTry(db, name, WRONG_TRIES, LOCK_MINUTES);
-      throw tries.lockedUntil && tries.lockedUntil > new Date()
-        ? locked(tries.lockedUntil)
-        : wrong();
-    }
-    await clearWrongTries(db, name);
-    const person = await findPerson(db, signIn.organisationId, signIn.personId);
-    if (!person) throw wrong();
-    const token = await openSession(db, person, configuration.sessionHours);
-    response.cookie(SESSION_COOKIE, token, {
-      httpOnly: true,
-      sameSite: 'strict',
-      secure: configuration.secureCookies,
-      maxAge: configuration.sessionHours * 3_600_000,
-      path: '/',
-    });
-    response.json({ person: publicPerson(person) });
-  });
+  router.post(
+    '/session',
+    limitRate(db, 'sign-in', 20, { onlyFailures: true }),
+    async (request, response) => {
+      const { name, pin } = await signInSchema.validate(request.body, {
+        strict: true,
+        abortEarly: true,
+      });
+      // Counted before the PIN is looked at, so that tries side by side all count; a name that nobody has is answered like any other.
+      const device = deviceOf(request);
+      const counter = await counterOf(db, name, device);
+      const { hits, resetAt } = await countTry(db, counter, LOCK_MINUTES * 60_000);
+      if (hits > WRONG_TRIES) throw locked(resetAt);
+      const signIn = await findSignIn(db, name);
+      if (!(await verify(signIn?.pinHash ?? (await nobody), pin)) || !signIn)
+        throw hits >= WRONG_TRIES ? locked(resetAt) : wrong();
+      await forgetCounter(db, counter);
+      const token = device ?? randomBytes(32).toString('base64url');
+      await rememberDevice(db, token, name, DEVICE_DAYS);
+      const person = await findPerson(db, signIn.organisationId, signIn.personId);
+      if (!person) throw wrong();
+      const session = await openSession(db, person, configuration.sessionHours);
+      response.cookie(DEVICE_COOKIE, token, {
+        httpOnly: true,
+        sameSite: 'strict',
+        secure: configuration.secureCookies,
+        maxAge: DEVICE_DAYS * 86_400_000,
+        path: '/api/session',
+      });
+      response.cookie(SESSION_COOKIE, session, {
+        httpOnly: true,
+        sameSite: 'strict',
+        secure: configuration.secureCookies,
+        maxAge: configuration.sessionHours * 3_600_000,
+        path: '/',
+      });
+      response.json({ person: publicPerson(person) });
+    },
+  );
 
   router.get('/session', authenticate(db), (request, response) => {
     response.json({ person: publicPerson(personOf(request)) });
@@ -79,6 +92,21 @@ export function sessionRouter(db: Knex, configuration: Configuration): Router {
   });
 
   return router;
+}
+
+function deviceOf(request: Request): string | undefined {
+  const token: unknown = request.cookies?.[DEVICE_COOKIE];
+  return typeof token === 'string' && /^[\w-]{43}$/.test(token) ? token : undefined;
+}
+
+/**
+ * Where wrong PINs are counted: on a device on which this person has signed in before, for that device alone; everywhere else, for the
+ * name. So whoever guesses from elsewhere locks nobody out of their own phone.
+ */
+async function counterOf(db: Knex, name: string, device: string | undefined): Promise<string> {
+  const known = device !== undefined && (await isKnownDevice(db, device, name));
+  const of = known ? `${device} ${nameKey(name)}` : nameKey(name);
+  return `pin:${createHash('sha256').update(of).digest('hex')}`;
 }
 
 function locked(until: Date): Problem {

@@ -40,7 +40,7 @@ async function walkWith(
   before(log);
   for (const fault of faults) log.add('faulted', fault);
   log.add('signed', { signature, headline: 'limits' });
-  const events = asWalkOf(people.imre, log.events, days * DAY);
+  const events = asWalkOf(people.imre, log.events, (days - 20) * DAY);
   const answers = await server.send(people.imre, events);
   expect(answers.filter(({ status }) => status === 'refused')).toEqual([]);
   return events;
@@ -116,6 +116,7 @@ describe('the workshop’s list', () => {
 
   it('is for the workshop, and for its own depot', async () => {
     await walkWith([faultOf(nuts, 'nut-one', { defectId: anyId() })]);
+    await (await server.as(people.imre)).get(`/api/defects/${anyId()}`).expect(403);
     const answer = await (await server.as(people.imre)).get('/api/defects').expect(403);
     expect(answer.body.code).toBe('workshop-only');
     expect((await list(people.henk)).defects).toEqual([]);
@@ -236,7 +237,10 @@ describe('the life of a defect', () => {
     const defectId = anyId();
     await walkWith([faultOf(nuts, 'nut-one', { defectId })]);
     const eye = instanceOf(rig, 'tag-trailer.coupling.eye');
-    await walkWith([faultOf(eye, 'eye-worn', { defectId })], 1);
+    const log = walkSound(rig);
+    log.add('faulted', faultOf(eye, 'eye-worn', { defectId }));
+    const answers = await server.send(people.imre, asWalkOf(people.imre, log.events, -19 * DAY));
+    expect(answers.at(-1)).toMatchObject({ status: 'refused', code: 'defect-of-other-unit' });
     expect((await list()).defects).toMatchObject([{ unitId: truck.id, grade: 'major' }]);
   });
 });

@@ -56,6 +56,7 @@ export function workshopRouter(db: Knex): Router {
 
   router.get('/defects/:id', async (request, response) => {
     const person = personOf(request);
+    refuseDrivers(person.role);
     const id = await uuid().required().validate(request.params.id);
     const answer = await inOrganisation(db, person.organisationId, async (trx) => {
       const defect = await findDefect(trx, id);

@@ -1,6 +1,12 @@
 import { catalogue } from '@nazar/core/catalogue';
-import { findObjections, policyById, type Objection } from '@nazar/core/grading';
 import {
+  conditionsThatStand,
+  findObjections,
+  policyById,
+  type Objection,
+} from '@nazar/core/grading';
+import {
+  certifiedAt,
   circumstancesOf,
   permitEvent,
   type BegunPayload,
@@ -14,11 +20,15 @@ import {
   OPEN_STATUSES,
   UNREAD_STATUSES,
   type DefectRecord,
+  type DefectOnUnit,
 } from '@nazar/core/repair';
+import { layoutOf } from '@nazar/core/planning';
+import type { Rig } from '@nazar/core/rig';
+import { leftStanding, settingOf, vehicleState, type LeftOut } from '@nazar/core/walking';
 import type { Knex } from 'knex';
 import { isFoundAgainSigned, stepsOfDefect } from '../store/defect-steps';
 import { findDefect } from '../store/defects';
-import type { Bearing, Rules } from '../store/open-inspection';
+import type { Rules } from '../store/open-inspection';
 import { listOutings, lockUnits } from '../store/outings';
 import { findPerson, type Person } from '../store/sessions';
 import { findTag, findTagByCode } from '../store/tags';
@@ -40,7 +50,9 @@ export interface Held {
   readonly person: Person;
   readonly inspection: Inspection;
   readonly units: readonly DepotUnit[];
-  readonly bearing: Bearing;
+  readonly defects: readonly DefectOnUnit[];
+  /** Of every defect that this batch names and that is known already: its unit. */
+  readonly unitOfDefect: ReadonlyMap<string, string>;
   readonly rules: Rules;
   /** Worked out only when it is asked for. */
   readonly standing: () => Standing;
@@ -79,6 +91,7 @@ function refuseByKind(held: Held, event: InspectionEvent): Answer | Promise<Answ
   if (course) return course;
   if ('key' in event.payload && !units.some((unit) => keyOfUnit(event.payload, unit)))
     return { code: 'check-of-other-unit' };
+  if (isDefectElsewhere(held, event)) return { code: 'defect-of-other-unit' };
   switch (event.type) {
     case 'signed':
       return refuseOtherWalk(held);
@@ -92,6 +105,8 @@ function refuseByKind(held: Held, event: InspectionEvent): Answer | Promise<Answ
       return refusePresent(held, event.payload);
     case 'overridden':
       return refuseOverridden(held, event.payload.about);
+    case 'looked-again':
+      return refuseOtherWalk(held) ?? refuseLookedAgain(held, event.payload.about);
     case 'released':
       return person.role === 'supervisor' ? undefined : { code: 'supervisors-only' };
     case 'assigned':
@@ -111,6 +126,14 @@ function keyOfUnit(payload: object, unit: DepotUnit): boolean {
   return (payload as { key: string }).key.startsWith(`${unit.id}/`);
 }
 
+/** A defect has one unit for all its life; whoever names it speaks of that unit, or of one of their rig. */
+function isDefectElsewhere({ units, unitOfDefect }: Held, { payload }: InspectionEvent): boolean {
+  const { defectId, key } = payload as { readonly defectId?: string; readonly key?: string };
+  const unitId = defectId === undefined ? undefined : unitOfDefect.get(defectId);
+  if (unitId === undefined) return false;
+  return key === undefined ? !units.some(({ id }) => id === unitId) : !key.startsWith(`${unitId}/`);
+}
+
 function refuseBegun({ person, units, rules }: Held, payload: BegunPayload): Refused | undefined {
   if (payload.unitIds.some((id) => !units.some((unit) => unit.id === id)))
     return { code: 'unit-not-yours' };
@@ -120,7 +143,7 @@ function refuseBegun({ person, units, rules }: Held, payload: BegunPayload): Ref
   try {
     for (const id of [payload.policyId, ...Object.values(payload.policies ?? {})])
       policyById(id, rules.own);
-    rigOf(units, payload.phase, payload.circumstances, rules.content);
+    rigOf(payload, { catalogue, units, content: rules.content });
   } catch (error) {
     if (error instanceof RangeError) return { code: 'no-rig' };
     throw error;
@@ -136,7 +159,8 @@ function refuseOtherWalk({ person, inspection }: Held): Refused | undefined {
 async function refuseAcknowledged(held: Held, defectId: string): Promise<Refused | undefined> {
   const other = refuseOtherWalk(held);
   if (other) return other;
-  if (held.bearing.unread.some((repair) => repair.defectId === defectId)) return undefined;
+  const known = held.defects.find(({ id }) => id === defectId);
+  if (known && UNREAD_STATUSES.includes(known.status)) return undefined;
   const defect = await findDefect(held.trx, defectId);
   if (!defect || !held.units.some((unit) => unit.id === defect.unitId))
     return { code: 'not-on-this-rig' };
@@ -177,9 +201,23 @@ async function refuseSignedOut(held: Held, event: Of<'signed-out'>): Promise<Ref
     officerReleases: policies.some(({ signatures }) => signatures.officerReleases),
     released: inspection.released !== undefined,
     toWorkshop: event.payload.purpose === 'workshop',
+    met: new Set(inspection.lookedAgain.keys()),
+    leftOut: event.payload.stowed ? [] : leftOutOf(inspection, rig),
   });
   if (objections.length === 0) return undefined;
   return { code: 'may-not-leave', detail: objections.map(toSentence).join(' ') };
+}
+
+/** What was last said to be out, up or open on this walk. */
+function leftOutOf(inspection: Inspection, rig: Rig): LeftOut[] {
+  const { begun } = inspection;
+  if (!begun) return [];
+  return leftStanding(
+    vehicleState(inspection, settingOf(begun, rig)),
+    layoutOf(rig),
+    // It leaves, whatever kind of walk it was.
+    'pre-trip',
+  );
 }
 
 /** The refusal names what stands against it. */
@@ -192,6 +230,12 @@ function toSentence(objection: Objection): string {
         .slice(0, 4)
         .map(({ title, chain }) => `${title}: ${chain[0]?.words ?? ''}`)
         .join('; ')}.`;
+    case 'left-out':
+      return `Still out by what was said on the walk: ${objection.items
+        .map(({ change }) => change)
+        .join(', ')}. Put it in and say so first.`;
+    case 'before-leaving':
+      return `${objection.finding.title}: ${objection.finding.condition ?? ''} Say in the sign-out that it is done.`;
     case 'condition':
       return `${objection.finding.title} allows it only so: ${objection.finding.condition ?? ''}`;
     case 'officer':
@@ -221,6 +265,17 @@ function refuseOverridden(held: Held, about: string): Refused | undefined {
   if (finding.grade === 'major') return { code: 'major-not-overridden' };
   if (finding.grade !== 'minor') return { code: 'no-such-finding' };
   return undefined;
+}
+
+/** Only what asks for it is looked at again, and what the workshop has certified since. */
+function refuseLookedAgain(held: Held, about: string): Refused | undefined {
+  if (certifiedAt({ key: about }, held.inspection).length > 0) return undefined;
+  const { findings } = held.standing().assessment;
+  return conditionsThatStand(findings).some(
+    (each) => each.about === about && each.bars === 'before-leaving',
+  )
+    ? undefined
+    : { code: 'no-such-finding' };
 }
 
 async function refuseAssigned(held: Held, event: Of<'assigned'>): Promise<Refused | undefined> {

@@ -1,31 +1,29 @@
-import { catalogue, type Circumstance, type Phase } from '@nazar/core/catalogue';
-import { withHouse, type HouseContent } from '@nazar/core/house';
-import { composeRig, type Rig } from '@nazar/core/rig';
+import type { Rig } from '@nazar/core/rig';
+import { rigOfWalk, type BegunRig, type WalkReference } from '@nazar/core/standing';
 import { LRUCache } from 'lru-cache';
-import type { DepotUnit } from '../store/units';
 
 /** The same rigs walk every day, and a walk arrives in many batches: a few hundred are kept composed. */
 const composed = new LRUCache<string, Rig>({ max: 300 });
 
 /**
- * The rig of these units, as {@link composeRig} makes it; nobody changes it.
+ * The rig of a walk, as {@link rigOfWalk} makes it; nobody changes it.
  * @throws {RangeError} when the units do not make a rig
  */
 export function rigOf(
-  units: readonly DepotUnit[],
-  phase: Phase,
-  circumstances: readonly Circumstance[],
-  content: HouseContent,
+  begun: BegunRig,
+  reference: Pick<WalkReference, 'catalogue' | 'units' | 'content'>,
 ): Rig {
-  const name = JSON.stringify([units, phase, circumstances, content.version]);
+  const name = JSON.stringify([
+    begun.unitIds,
+    reference.units,
+    begun.phase,
+    begun.circumstances,
+    reference.content?.version ?? 0,
+    begun.job?.needs ?? [],
+  ]);
   const kept = composed.get(name);
   if (kept) return kept;
-  const rig = composeRig({
-    units,
-    phase,
-    circumstances,
-    catalogue: withHouse(catalogue, content),
-  });
+  const rig = rigOfWalk(begun, reference);
   composed.set(name, rig);
   return rig;
 }

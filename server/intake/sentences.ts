@@ -6,9 +6,13 @@ export type RefusalCode =
   | LifeRefusal
   | 'malformed'
   | 'unknown-type'
+  | 'clock-ahead'
+  | 'id-taken'
+  | 'not-storable'
   | 'other-person'
   | 'unit-not-yours'
   | 'check-of-other-unit'
+  | 'defect-of-other-unit'
   | 'catalogue-unknown'
   | 'content-unknown'
   | 'no-rig'
@@ -34,10 +38,18 @@ export type RefusalCode =
 export const sentences: Readonly<Record<RefusalCode, string>> = {
   malformed: 'This entry cannot be read. It stays on the device; report it to the office.',
   'unknown-type': 'This entry is of a kind that the server does not know. Update the server.',
+  'clock-ahead':
+    'The clock of this device was ahead of the real time when this was entered. Set it, then enter this again.',
+  'id-taken':
+    'Another entry has the number of this one, so it was not stored. It stays on the device; enter it again.',
+  'not-storable':
+    'The server could not store this entry. It stays on the device; tell the office, who find it in the log of the server.',
   'other-person':
     'This entry was made by somebody else. It is sent when that person signs in here.',
   'unit-not-yours': 'The unit does not belong to your depot. Ask the office to move it or you.',
   'check-of-other-unit': 'The check belongs to a unit that is not part of this walk.',
+  'defect-of-other-unit':
+    'This entry names a defect of another vehicle. It stays on the device; report the fault anew.',
   'catalogue-unknown':
     'The walk was made with other content than the server has. Reload the app and walk again.',
   'content-unknown':

@@ -1,32 +1,24 @@
-import { AS_SHIPPED } from '@nazar/core/house';
-import type { Policy } from '@nazar/core/grading';
-import { assess, policiesOfWalk, type Assessment, type Inspection } from '@nazar/core/inspection';
-import type { Rig } from '@nazar/core/rig';
-import type { Bearing, Rules } from '../store/open-inspection';
+import { catalogue } from '@nazar/core/catalogue';
+import type { Inspection } from '@nazar/core/inspection';
+import { standOf, type Standing as StandingOfWalk } from '@nazar/core/standing';
+import type { OpenedInspection } from '../store/open-inspection';
 import type { DepotUnit } from '../store/units';
 import { rigOf } from './rig-of';
 
 /** What one inspection is about, worked out from its log. */
-export interface Standing {
-  readonly inspection: Inspection;
+export interface Standing extends StandingOfWalk {
   readonly units: readonly DepotUnit[];
-  readonly rig: Rig;
-  readonly policiesOf: (unitId: string) => readonly Policy[];
-  readonly assessment: Assessment;
 }
 
-/** Rig and assessment as they follow from the log, from what is open on the units and from the depot's rules. */
+/**
+ * How a walk stands, by what was read with it; see {@link standOf}.
+ * @throws {RangeError} before it is begun, or when its units make no rig
+ */
 export function stand(
   inspection: Inspection,
-  units: readonly DepotUnit[],
-  bearing: Bearing,
-  rules: Rules,
+  { units, defects, rules }: Pick<OpenedInspection, 'units' | 'defects' | 'rules'>,
 ): Standing {
-  const { begun } = inspection;
-  if (!begun) throw new RangeError('Nothing stands before the inspection is begun.');
-  const { phase, circumstances } = begun;
-  const rig = rigOf(units, phase, circumstances, rules.content ?? AS_SHIPPED);
-  const policiesOf = policiesOfWalk(begun, rig, rules.choice, rules.own);
-  const assessment = assess({ inspection, rig, policiesOf, ...bearing });
-  return { inspection, units, rig, policiesOf, assessment };
+  if (!inspection.begun) throw new RangeError('Nothing stands before the inspection is begun.');
+  const reference = { catalogue, units, defects, ...rules };
+  return { units, ...standOf(inspection, reference, rigOf(inspection.begun, reference)) };
 }

@@ -116,8 +116,14 @@ describe('a whole walk', () => {
       trx('inspections').where({ id: events[0].inspectionId }).first(),
     );
     expect(before.report_id).toBeNull();
-    expect(await sealAllPending(server.db, server.key, new Date())).toBe(1);
-    expect(await sealAllPending(server.db, server.key, new Date())).toBe(0);
+    expect(await sealAllPending(server.db, server.key, new Date())).toEqual({
+      sealed: 1,
+      failed: [],
+    });
+    expect(await sealAllPending(server.db, server.key, new Date())).toEqual({
+      sealed: 0,
+      failed: [],
+    });
   });
 
   it('that was mended before a crash gets its addition afterwards', async () => {
@@ -134,8 +140,14 @@ describe('a whole walk', () => {
       payload: { defectId, outcome: 'repaired', words: 'Nut renewed', signature },
     };
     await takeIn(server.db, people.rasmus, [certified]);
-    expect(await sealAllPending(server.db, server.key, new Date())).toBe(1);
-    expect(await sealAllPending(server.db, server.key, new Date())).toBe(0);
+    expect(await sealAllPending(server.db, server.key, new Date())).toEqual({
+      sealed: 1,
+      failed: [],
+    });
+    expect(await sealAllPending(server.db, server.key, new Date())).toEqual({
+      sealed: 0,
+      failed: [],
+    });
     const rows = await inHalvern((trx) => trx('additions').where({ inspection_id: inspectionId }));
     expect(rows).toMatchObject([{ body: { words: 'Nut renewed' } }]);
     const acknowledging = wholeWalk((log) => log.add('acknowledged', { defectId }));

@@ -1,7 +1,10 @@
 import { fold, type AnyEvent, type Inspection, type InspectionEvent } from '@nazar/core/inspection';
 import { validateEvent } from '@nazar/core/validation';
 import type { Knex } from 'knex';
-import { project } from '../projection/project';
+import { isDeepStrictEqual } from 'node:util';
+import { IdTaken, project } from '../projection/project';
+import { isOfTheEntry, isPassing } from '../store/connection';
+import { unitsOfDefects } from '../store/defects';
 import { openInspection } from '../store/open-inspection';
 import type { Person } from '../store/sessions';
 import { findRefusal, type Refused } from './refusals';
@@ -19,15 +22,27 @@ export type EventAnswer =
       readonly detail: string;
     };
 
+export interface Arrival {
+  /** Server time, milliseconds since 1970; what a device claims is bounded by it. */
+  readonly arrivedAt?: number;
+  /** How far the clock of a device may be ahead of the server's, minutes. */
+  readonly aheadMinutes?: number;
+  /** Called for an event that cannot be stored whatever is tried, for the log of whoever runs the server. */
+  readonly onSetAside?: (error: unknown, event: InspectionEvent) => void;
+}
+
 /**
  * Takes a batch into the log: validate, permit, store, fold, project. Each event is
- * answered for itself; one that is refused takes none of the others with it.
- * Each inspection is one transaction.
+ * answered for itself; one that is refused, or that cannot be stored, takes none of the others with it.
+ * Each inspection is one transaction; where that fails, each of its events is one.
+ * @throws {Error} when the database is away or busy, or when nothing at all could be stored, which is a fault of the server and of no
+ *   entry: then nothing is answered, and everything is sent again
  */
 export async function takeIn(
   db: Knex,
   person: Person,
   batch: readonly unknown[],
+  { arrivedAt = Date.now(), aheadMinutes = 10, onSetAside = () => undefined }: Arrival = {},
 ): Promise<EventAnswer[]> {
   const answers = new Map<number, EventAnswer>();
   const byInspection = new Map<string, { index: number; event: InspectionEvent }[]>();
@@ -38,16 +53,64 @@ export async function takeIn(
       return;
     }
     const { event } = validated;
+    if (event.at > arrivedAt + aheadMinutes * 60_000) {
+      answers.set(index, refuse(event.id, { code: 'clock-ahead' }));
+      return;
+    }
     const group = byInspection.get(event.inspectionId);
     if (group) group.push({ index, event });
     else byInspection.set(event.inspectionId, [{ index, event }]);
   });
+  let fault: unknown;
   for (const [inspectionId, group] of byInspection) {
+    const take = (events: readonly InspectionEvent[]) =>
+      db.transaction((trx) => takeInOne(trx, person, inspectionId, events, arrivedAt));
     const events = group.map(({ event }) => event);
-    const given = await db.transaction((trx) => takeInOne(trx, person, inspectionId, events));
-    group.forEach(({ index }, at) => answers.set(index, given[at]));
+    try {
+      const given = await take(events).catch((error: unknown) => {
+        if (isPassing(error)) throw error;
+        return oneByOne(events, take, onSetAside);
+      });
+      group.forEach(({ index }, at) => answers.set(index, given[at]));
+    } catch (error) {
+      // The other walks of the batch are stored all the same; sent again they are duplicates.
+      fault ??= error;
+    }
   }
+  if (fault !== undefined) throw fault;
   return batch.map((_, index) => answers.get(index) as EventAnswer);
+}
+
+/**
+ * Something in a batch cannot be stored: found by storing each for itself; only that one is set aside.
+ * @throws {Error} where a walk cannot even begin, or not one entry be stored, for a reason that lies in no entry: nobody's entries are
+ *   refused for a fault of the server
+ */
+async function oneByOne(
+  events: readonly InspectionEvent[],
+  take: (events: readonly InspectionEvent[]) => Promise<EventAnswer[]>,
+  onSetAside: (error: unknown, event: InspectionEvent) => void,
+): Promise<EventAnswer[]> {
+  const answers: EventAnswer[] = [];
+  const aside: { readonly error: unknown; readonly event: InspectionEvent }[] = [];
+  for (const event of events)
+    try {
+      const [answer] = await take([event]);
+      answers.push(answer);
+    } catch (error) {
+      if (isPassing(error)) throw error;
+      if (error instanceof IdTaken) {
+        answers.push(refuse(event.id, { code: 'id-taken' }));
+        continue;
+      }
+      if (event.type === 'begun' && !isOfTheEntry(error)) throw error;
+      aside.push({ error, event });
+      answers.push(refuse(event.id, { code: 'not-storable' }));
+    }
+  const servers = aside.find(({ error }) => !isOfTheEntry(error));
+  if (servers && aside.length === events.length) throw servers.error;
+  for (const { error, event } of aside) onSetAside(error, event);
+  return answers;
 }
 
 function idOf(value: unknown): string {
@@ -98,6 +161,7 @@ async function takeInOne(
   person: Person,
   inspectionId: string,
   events: readonly InspectionEvent[],
+  arrivedAt: number,
 ): Promise<EventAnswer[]> {
   const begun = events.find((event) => event.type === 'begun')?.payload;
   const asked = begun?.unitIds ?? [];
@@ -110,13 +174,15 @@ async function takeInOne(
     faulted,
     begun?.houseVersion,
   );
-  const { units, bearing, rules, repairs } = opened;
+  const { units, defects, rules, repairs } = opened;
+  const unitOfDefect = await unitsOfDefects(trx, defectsNamedIn(events));
+  const isKnownDefect = (id: string) => unitOfDefect.has(id);
   const log: AnyEvent[] = [...opened.log];
-  const known = new Set(log.map((event) => event.id));
+  const known = new Map(log.map((event) => [event.id, event]));
   let accepted: InspectionEvent[] = [];
   const state = (...more: InspectionEvent[]) =>
     fold(inspectionId, [...log, ...accepted, ...more] as AnyEvent[]);
-  const standFor = (inspection: Inspection) => stand(inspection, units, bearing, rules);
+  const standFor = (inspection: Inspection) => stand(inspection, opened);
   let inspection = state();
   let stale = false;
   /** Worked out for the last accepted event; gone as soon as another is accepted. */
@@ -124,14 +190,28 @@ async function takeInOne(
   const store = async () => {
     if (accepted.length === 0) return;
     standing ??= standFor(state());
-    await project(trx, { person, standing, accepted, isNew: log.length === 0, bearing, repairs });
+    await project(trx, {
+      person,
+      standing,
+      accepted,
+      isNew: log.length === 0,
+      repairs,
+      arrivedAt,
+      isKnownDefect,
+    });
     log.push(...accepted);
     accepted = [];
   };
   const answers: EventAnswer[] = [];
   for (const event of events) {
-    if (known.has(event.id)) {
-      answers.push({ id: event.id, status: 'duplicate' });
+    const before = known.get(event.id);
+    if (before) {
+      // Sent again it is the same; another one under its id is not stored, and nobody is told that it were.
+      answers.push(
+        isSame(before, event)
+          ? { id: event.id, status: 'duplicate' }
+          : refuse(event.id, { code: 'id-taken' }),
+      );
       continue;
     }
     const walking = WALKING.has(event.type);
@@ -143,7 +223,7 @@ async function takeInOne(
       stale = false;
     }
     const now = inspection;
-    const held = { trx, person, inspection: now, units, bearing, rules };
+    const held = { trx, person, inspection: now, units, defects, unitOfDefect, rules };
     const found = findRefusal({ ...held, standing: () => standFor(now) }, event);
     let refused = found instanceof Promise ? await found : found;
     let signing: Standing | undefined;
@@ -155,7 +235,7 @@ async function takeInOne(
       answers.push(refuse(event.id, refused));
       continue;
     }
-    known.add(event.id);
+    known.set(event.id, event as AnyEvent);
     accepted.push(event);
     answers.push({ id: event.id, status: 'stored' });
     standing = signing;
@@ -166,4 +246,20 @@ async function takeInOne(
   }
   await store();
   return answers;
+}
+
+function defectsNamedIn(events: readonly InspectionEvent[]): string[] {
+  return events.flatMap(({ payload }) =>
+    'defectId' in payload && payload.defectId !== undefined ? [payload.defectId] : [],
+  );
+}
+
+function isSame(stored: AnyEvent, sent: InspectionEvent): boolean {
+  return (
+    stored.type === sent.type &&
+    stored.actorId === sent.actorId &&
+    stored.at === sent.at &&
+    // As the database keeps it: without what is undefined.
+    isDeepStrictEqual(stored.payload, JSON.parse(JSON.stringify(sent.payload)))
+  );
 }

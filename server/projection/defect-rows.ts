@@ -1,4 +1,5 @@
 import { dueOf } from '@nazar/core/grading';
+import { isMended, reportsOf, symptomOf, wordsOf } from '@nazar/core/inspection';
 import type { Standing } from '../intake/stand';
 
 const RANKS: Readonly<Record<string, number>> = { sound: 0, note: 1, minor: 2, major: 3 };
@@ -23,16 +24,17 @@ export function defectRows({ inspection, rig, units, policiesOf, assessment }: S
   );
   return rig.instances.flatMap((instance) => {
     const assessed = assessment.byKey.get(instance.key);
-    if (assessed?.answer?.outcome !== 'fault' || !assessed.graded) return [];
-    const { fault } = assessed.answer;
+    const { answer } = assessed ?? {};
+    if (!answer || !assessed?.graded) return [];
     const finding = assessment.findings.find((each) => each.about === instance.key);
-    const symptom = instance.check.symptoms.find((each) => each.id === fault.symptomId);
     const graded = finding ?? assessed.graded;
     const policies = policiesOf(instance.unit.id);
-    const due = dueOf(policies, graded.grade, symptom?.system, assessed.answer.at);
-    const mended = fault.fixed !== undefined && graded.chain.some(({ code }) => code === 'fixed');
-    return [
-      {
+    // What two people have found at one place are two defects; each stands with the worse grade of both.
+    return reportsOf(answer).map(({ fault, at, actorId }) => {
+      const symptom = symptomOf(instance.check, fault);
+      const due = dueOf(policies, graded.grade, symptom?.system, at);
+      const mended = isMended(instance.check, fault);
+      return {
         id: fault.defectId,
         depot_id: units.find((unit) => unit.id === instance.unit.id)?.depotId,
         unit_id: instance.unit.id,
@@ -40,7 +42,7 @@ export function defectRows({ inspection, rig, units, policiesOf, assessment }: S
         key: instance.key,
         title: instance.check.title,
         place: instance.place?.title,
-        symptom: symptom?.words ?? fault.symptomId,
+        symptom: wordsOf(instance.check, fault),
         extent: symptom?.scale?.steps.find((step) => step.id === fault.stepId)?.words,
         grade: graded.grade,
         grade_rank: RANKS[graded.grade],
@@ -51,6 +53,7 @@ export function defectRows({ inspection, rig, units, policiesOf, assessment }: S
         condition: graded.condition,
         bars: graded.bars,
         most_kmh: graded.mostKmh,
+        further: graded.further ?? [],
         policy_ids: policies.map(({ id }) => id),
         due_at: due && new Date(due.at).toISOString(),
         reported_metres: metres.get(instance.unit.id),
@@ -59,9 +62,9 @@ export function defectRows({ inspection, rig, units, policiesOf, assessment }: S
         spot: fault.spot,
         photo_ids: fault.photos.map((photo) => photo.id),
         status: mended && graded.grade === 'note' ? 'fixed' : 'open',
-        reported_at: new Date(assessed.answer.at).toISOString(),
-        reported_by: assessed.answer.actorId,
-      },
-    ];
+        reported_at: new Date(at).toISOString(),
+        reported_by: actorId,
+      };
+    });
   });
 }

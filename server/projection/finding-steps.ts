@@ -5,11 +5,11 @@ import type { ProjectRequest } from './project';
 
 /** What faults of this batch are in the life of their defects: reported, found again, or found worse. */
 export function findingSteps(
-  { standing, accepted, bearing }: Pick<ProjectRequest, 'standing' | 'accepted' | 'bearing'>,
+  { standing, accepted }: Pick<ProjectRequest, 'standing' | 'accepted'>,
   defects: ReturnType<typeof defectRows>,
 ): NewStep[] {
   const rows = new Map(defects.map((row) => [row.id, row]));
-  const before = new Map(bearing.known.map((defect) => [defect.id, defect]));
+  const before = new Map(standing.known.map((defect) => [defect.id, defect]));
   return accepted.flatMap((event): NewStep[] => {
     const row =
       event.type === 'faulted' || event.type === 'found'

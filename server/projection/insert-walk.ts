@@ -17,63 +17,13 @@ export const INSERT_WALK = `
     select id, cast(:organisation as uuid), "inspectionId", "deviceId", "actorId", to_timestamp(at / 1000.0), sequence, type, 1, payload
       from jsonb_to_recordset(cast(:events as jsonb)) as t(id uuid, "inspectionId" uuid, "deviceId" uuid,
         "actorId" uuid, at bigint, sequence int, type text, payload jsonb)
-    on conflict do nothing
+    on conflict do nothing returning id
   ), ins_readings as (
     insert into readings (event_id, organisation_id, unit_id, inspection_id, key, kind, value, unit, typed, instrument, at)
     select event_id, cast(:organisation as uuid), unit_id, inspection_id, key, kind, value, unit, typed, instrument, at
       from jsonb_to_recordset(cast(:readings as jsonb)) as t(event_id uuid, unit_id uuid, inspection_id uuid, key text,
         kind text, value double precision, unit text, typed text, instrument text, at timestamptz)
     on conflict do nothing
-  ), ins_defects as (
-    insert into defects (id, organisation_id, depot_id, unit_id, inspection_id, key, title, place, symptom, extent,
-        grade, grade_rank, blocks, reasons, condition, note, fixed, spot, photo_ids, status, reported_at, reported_by,
-        symptom_id, system, bars, most_kmh, policy_ids, due_at, reported_metres)
-    select id, cast(:organisation as uuid), depot_id, unit_id, inspection_id, key, title, place, symptom, extent, grade, grade_rank,
-        blocks, reasons, condition, note, fixed, spot, photo_ids, status, reported_at, reported_by,
-        symptom_id, system, bars, most_kmh, policy_ids, due_at, reported_metres
-      from jsonb_to_recordset(cast(:defects as jsonb)) as t(id uuid, depot_id uuid, unit_id uuid, inspection_id uuid,
-        key text, title text, place text, symptom text, extent text, grade text, grade_rank smallint, blocks text[],
-        reasons jsonb, condition text, note text, fixed text, spot jsonb, photo_ids uuid[], status text,
-        reported_at timestamptz, reported_by uuid, symptom_id text, system text, bars text, most_kmh real,
-        policy_ids text[], due_at timestamptz, reported_metres double precision)
-    on conflict (id) do update set
-        grade = case when excluded.grade_rank >= defects.grade_rank or excluded.inspection_id = defects.inspection_id
-                     then excluded.grade else defects.grade end,
-        grade_rank = case when excluded.inspection_id = defects.inspection_id then excluded.grade_rank
-                          else greatest(excluded.grade_rank, defects.grade_rank) end,
-        symptom = case when excluded.grade_rank >= defects.grade_rank or excluded.inspection_id = defects.inspection_id
-          then excluded.symptom else defects.symptom end,
-        extent = case when excluded.grade_rank >= defects.grade_rank or excluded.inspection_id = defects.inspection_id
-          then excluded.extent else defects.extent end,
-        blocks = case when excluded.grade_rank >= defects.grade_rank or excluded.inspection_id = defects.inspection_id
-          then excluded.blocks else defects.blocks end,
-        reasons = case when excluded.grade_rank >= defects.grade_rank or excluded.inspection_id = defects.inspection_id
-          then excluded.reasons else defects.reasons end,
-        condition = case when excluded.grade_rank >= defects.grade_rank or excluded.inspection_id = defects.inspection_id
-          then excluded.condition else defects.condition end,
-        symptom_id = case when excluded.grade_rank >= defects.grade_rank or excluded.inspection_id = defects.inspection_id
-          then excluded.symptom_id else defects.symptom_id end,
-        system = case when excluded.grade_rank >= defects.grade_rank or excluded.inspection_id = defects.inspection_id
-          then excluded.system else defects.system end,
-        bars = case when excluded.grade_rank >= defects.grade_rank or excluded.inspection_id = defects.inspection_id
-          then excluded.bars else defects.bars end,
-        most_kmh = case when excluded.grade_rank >= defects.grade_rank or excluded.inspection_id = defects.inspection_id
-          then excluded.most_kmh else defects.most_kmh end,
-        policy_ids = case when excluded.grade_rank >= defects.grade_rank or excluded.inspection_id = defects.inspection_id
-          then excluded.policy_ids else defects.policy_ids end,
-        -- Found again, it does not get more time.
-        due_at = case when excluded.inspection_id = defects.inspection_id then excluded.due_at
-          else least(excluded.due_at, defects.due_at) end,
-        note = coalesce(excluded.note, defects.note),
-        fixed = excluded.fixed, spot = coalesce(excluded.spot, defects.spot),
-        photo_ids = excluded.photo_ids || array(select unnest(defects.photo_ids) except select unnest(excluded.photo_ids)),
-        status = case when defects.status in ('open', 'fixed', 'withdrawn') and excluded.inspection_id = defects.inspection_id
-                      then excluded.status
-                      -- Found again before the second signature: it is not mended.
-                      when defects.status = 'awaiting-agent' then 'open' else defects.status end,
-        confirmed_at = case when excluded.inspection_id <> defects.inspection_id
-                            then excluded.reported_at else defects.confirmed_at end
-      where defects.unit_id = excluded.unit_id and defects.status in ('open', 'fixed', 'deferred', 'awaiting-agent', 'withdrawn')
   ), ins_steps as (
     insert into defect_steps (id, organisation_id, defect_id, inspection_id, at, kind, by_id, words, grade)
     select id, cast(:organisation as uuid), "defectId", "inspectionId", at, kind, "byId", words, grade
@@ -96,19 +46,19 @@ export const INSERT_WALK = `
       job jsonb, keep_until timestamptz)
   on conflict (id) do update set last_at = excluded.last_at, signed_at = excluded.signed_at,
     keep_until = greatest(excluded.keep_until, inspections.keep_until),
-    answered = excluded.answered, total = excluded.total, headline = excluded.headline`;
+    answered = excluded.answered, total = excluded.total, headline = excluded.headline
+  returning (select count(*) from ins_events) as stored`;
 
 /** The parameters of {@link INSERT_WALK}. */
 export function walkBindings(request: Omit<ProjectRequest, 'repairs'>) {
-  const { person, standing, accepted, isNew } = request;
+  const { person, standing, accepted, isNew, arrivedAt } = request;
   const defects = touchesDefects(accepted) ? defectRows(standing) : [];
   return {
     organisation: person.organisationId,
     events: JSON.stringify(accepted),
     readings: JSON.stringify(readingRows(accepted, standing)),
-    defects: JSON.stringify(defects),
     steps: JSON.stringify(findingSteps(request, defects)),
-    inspection: JSON.stringify(inspectionRow(standing)),
+    inspection: JSON.stringify(inspectionRow(standing, arrivedAt)),
     units: JSON.stringify(isNew ? unitRows(standing) : []),
   };
 }
@@ -145,7 +95,7 @@ function readingRows(accepted: readonly InspectionEvent[], { rig }: Standing) {
 
 const DAY = 86_400_000;
 
-function inspectionRow({ inspection, units, policiesOf, assessment }: Standing) {
+function inspectionRow({ inspection, units, policiesOf, assessment }: Standing, arrivedAt: number) {
   const { begun, signed } = inspection;
   // Of several units and policies the longest counts: the walk is one record.
   const keepDays = Math.max(
@@ -163,7 +113,8 @@ function inspectionRow({ inspection, units, policiesOf, assessment }: Standing) 
     total: assessment.total,
     headline: signed && assessment.verdict.headline,
     job: begun?.job,
-    keep_until: iso((signed?.at ?? inspection.lastAt) + keepDays * DAY),
+    // Dated long ago it is kept as long as any other: from the day on which it came.
+    keep_until: iso(Math.max(signed?.at ?? inspection.lastAt, arrivedAt) + keepDays * DAY),
   };
 }
 

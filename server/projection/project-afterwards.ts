@@ -2,6 +2,7 @@ import { droppedUnits, type InspectionEvent } from '@nazar/core/inspection';
 import { certify, type DefectStep } from '@nazar/core/repair';
 import type { Knex } from 'knex';
 import type { Standing } from '../intake/stand';
+import { ownId } from '../report/own-ids';
 import { insertSteps } from '../store/defect-steps';
 import { closeOuting, insertOuting } from '../store/outings';
 import type { Person } from '../store/sessions';
@@ -28,11 +29,17 @@ export async function projectAfterwards(
       break;
     case 'certified':
       await projectCertified(trx, event, standing);
+      await copyToOtherWalks(trx, person.organisationId, event);
       break;
     case 'countersigned':
+      await copyToOtherWalks(trx, person.organisationId, event);
       await trx('defects')
         .where({ id: event.payload.defectId, status: 'awaiting-agent' })
-        .update({ status: trx.raw('outcome'), revision: trx.raw('revision + 1') });
+        .update({
+          status: trx.raw('outcome'),
+          certificate_status: trx.raw('outcome'),
+          revision: trx.raw('revision + 1'),
+        });
       break;
     case 'acknowledged':
       await projectAcknowledged(trx, event, standing);
@@ -87,6 +94,9 @@ async function projectCertified(
     .where({ id: defectId })
     .update({
       status,
+      certificate_status: status,
+      certified_grade: defect.grade,
+      certificate_received_at: trx.raw('clock_timestamp()'),
       outcome,
       outcome_words: words,
       until: until ?? null,
@@ -100,6 +110,41 @@ async function projectCertified(
       ),
       revision: trx.raw('revision + 1'),
     });
+}
+
+/**
+ * A defect that several walks have found is repaired for all of them: each of their logs gets the certificate, under an id that is the
+ * same at every try, so that each report tells it and each driver may read it.
+ */
+async function copyToOtherWalks(
+  trx: Knex.Transaction,
+  organisationId: string,
+  event: Of<'certified'> | Of<'countersigned'>,
+): Promise<void> {
+  const others = await trx('defect_reports as r')
+    .join('inspections as i', 'i.id', 'r.inspection_id')
+    .where('r.defect_id', event.payload.defectId)
+    .whereNot('r.inspection_id', event.inspectionId)
+    .whereNotNull('i.signed_at')
+    .select('r.inspection_id');
+  if (others.length === 0) return;
+  await trx('events')
+    .insert(
+      others.map(({ inspection_id: inspectionId }) => ({
+        id: ownId(`${event.id} ${inspectionId}`),
+        organisation_id: organisationId,
+        inspection_id: inspectionId,
+        device_id: event.deviceId,
+        actor_id: event.actorId,
+        at: iso(event.at),
+        sequence: event.sequence,
+        type: event.type,
+        version: 1,
+        payload: JSON.stringify(event.payload),
+      })),
+    )
+    .onConflict()
+    .ignore();
 }
 
 async function projectAcknowledged(
@@ -117,6 +162,7 @@ async function projectAcknowledged(
     .whereIn('status', ['repaired', 'no-repair-needed'])
     .update({
       status: 'closed',
+      certificate_status: 'closed',
       acknowledged_at: iso(event.at),
       acknowledged_by: event.actorId,
       acknowledged_in: event.inspectionId,

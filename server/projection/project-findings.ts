@@ -10,7 +10,7 @@ export async function projectFindings(
   trx: Knex.Transaction,
   request: ProjectRequest,
 ): Promise<void> {
-  const { standing, accepted, bearing, repairs } = request;
+  const { standing, accepted, repairs } = request;
   if (!accepted.some(({ type }) => type === 'faulted')) return;
   const rows = defectRows(standing);
   const again = findingSteps(request, rows)
@@ -25,7 +25,7 @@ export async function projectFindings(
       });
   if (repairs.length === 0) return;
   const { inspection, rig } = standing;
-  const known = new Set(bearing.known.map(({ id }) => id));
+  const known = new Set(standing.known.map(({ id }) => id));
   for (const row of rows) {
     if (known.has(row.id)) continue;
     const found = findReturn(

@@ -1,10 +1,11 @@
 import type { InspectionEvent } from '@nazar/core/inspection';
 import type { Knex } from 'knex';
 import type { Standing } from '../intake/stand';
-import type { Bearing, FormerRepair } from '../store/open-inspection';
+import type { FormerRepair } from '../store/open-inspection';
 import type { Person } from '../store/sessions';
-import { defectRows, odometerOf } from './defect-rows';
+import { odometerOf } from './defect-rows';
 import { INSERT_WALK, touchesDefects, walkBindings } from './insert-walk';
+import { projectDefects } from './project-defects';
 import { projectAfterwards } from './project-afterwards';
 import { projectFindings } from './project-findings';
 
@@ -16,10 +17,17 @@ export interface ProjectRequest {
   readonly accepted: readonly InspectionEvent[];
   /** Nothing of this inspection was stored before. */
   readonly isNew: boolean;
-  /** What was open before these events. */
-  readonly bearing: Bearing;
+  /** Whether somebody has named a defect before. */
+  readonly isKnownDefect: (defectId: string) => boolean;
+  /** Server time, milliseconds since 1970. */
+  readonly arrivedAt: number;
   /** Former repairs on what these events find faulty. */
   readonly repairs: readonly FormerRepair[];
+}
+
+/** An event of another walk has the id of one of these; so they are not all stored, and nobody may be told that they are. */
+export class IdTaken extends Error {
+  override name = 'IdTaken';
 }
 
 /** Whole in {@link INSERT_WALK}. */
@@ -36,9 +44,11 @@ const OF_THE_WALK = new Set<InspectionEvent['type']>([
 export async function project(trx: Knex.Transaction, request: ProjectRequest): Promise<void> {
   const { person, standing, accepted, isNew } = request;
   const bindings = walkBindings(request);
-  await trx.raw(INSERT_WALK, bindings).options({ name: 'insert-walk' });
+  const { rows } = await trx.raw(INSERT_WALK, bindings).options({ name: 'insert-walk' });
+  if (Number(rows[0].stored) < accepted.length) throw new IdTaken();
   if (!isNew) await updateUnits(trx, standing, accepted);
-  if (!isNew && touchesDefects(accepted)) await withdrawTakenBack(trx, standing);
+  if (touchesDefects(accepted))
+    await projectDefects(trx, person.organisationId, standing, isNew, request.isKnownDefect);
   await projectFindings(trx, request);
   for (const event of accepted)
     if (!OF_THE_WALK.has(event.type)) await projectAfterwards(trx, person, event, standing);
@@ -62,17 +72,4 @@ async function updateUnits(
         .where({ inspection_id: inspection.id, unit_id: id })
         .update({ metres });
   }
-}
-
-/** A fault that the driver took back before signing is not open any more, but stays in the table. */
-async function withdrawTakenBack(trx: Knex.Transaction, standing: Standing): Promise<void> {
-  const { inspection } = standing;
-  await trx('defects')
-    .where({ inspection_id: inspection.id })
-    .whereIn('status', ['open', 'fixed'])
-    .whereNotIn(
-      'id',
-      defectRows(standing).map(({ id }) => id),
-    )
-    .update({ status: 'withdrawn' });
 }

@@ -16,9 +16,15 @@ export async function listAdditions(
   reportOf: ReportOf,
 ): Promise<Addition[]> {
   const defects = await trx('defects')
-    .where({ inspection_id: inspection.id })
+    // Also what another walk had found before: the repair belongs to the reports of both.
+    .whereIn(
+      'id',
+      trx('defect_reports').where({ inspection_id: inspection.id }).select('defect_id'),
+    )
+    .orWhere({ inspection_id: inspection.id })
     .select(
       'id',
+      'inspection_id',
       'unit_id',
       'acknowledged_at',
       'acknowledged_by',
@@ -102,6 +108,13 @@ export async function listAdditions(
           words: note.words,
         }),
       ),
+    ...[...inspection.lookedAgain.values()].map((each) =>
+      toAll(each, ofUnit(each.about.split('/')[0]).concat(ofDefect(each.about)).slice(0, 1), {
+        kind: 'looked-again',
+        about: each.about,
+        ...(each.words && { words: each.words }),
+      }),
+    ),
     released
       ? toAll(released, all, {
           kind: 'released',
@@ -136,7 +149,11 @@ export async function listAdditions(
       .filter((row) => row.acknowledged_at)
       .flatMap((row) =>
         ofDefect(row.id).map((report): Addition => ({
-          id: ownId(`acknowledged ${row.id}`),
+          id: ownId(
+            row.inspection_id === inspection.id
+              ? `acknowledged ${row.id}`
+              : `acknowledged ${row.id} ${report}`,
+          ),
           kind: 'acknowledged',
           report,
           at: (row.acknowledged_at as Date).toISOString(),

@@ -4,7 +4,18 @@ import { stringify } from 'csv-stringify/sync';
 /** A table of a report as CSV (RFC 4180). Cells that a spreadsheet would take for a formula are escaped. */
 export function toCsv(report: Report, table: 'defects' | 'readings'): string {
   const rows = table === 'defects' ? defectRows(report) : readingRows(report);
-  return stringify(rows, { header: true, escape_formulas: true, record_delimiter: 'windows' });
+  return stringify(rows, {
+    header: true,
+    record_delimiter: 'windows',
+    cast: { string: withoutFormula },
+  });
+}
+
+/** What a spreadsheet would take for a formula, also behind a line break within a cell, is plain text. */
+export function withoutFormula(text: string): string {
+  return text
+    .replace(/^(?=\s*[=+\-@＝＋－＠])/, "'")
+    .replace(/([\r\n\t\v\f\u2028\u2029])([ \u00a0]*)(?=[=+\-@＝＋－＠])/g, "$1'$2");
 }
 
 function defectRows(report: Report) {

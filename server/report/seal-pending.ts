@@ -1,5 +1,5 @@
 import { fold } from '@nazar/core/inspection';
-import { makeSeal } from '@nazar/core/seal';
+import { makeSeal, nextAdditionLink } from '@nazar/core/seal';
 import type { Knex } from 'knex';
 import { inOrganisation } from '../store/connection';
 import { openInspection } from '../store/open-inspection';
@@ -27,20 +27,25 @@ export async function sealAdditions(
     const reportOf = new Map(
       files.flatMap(({ report }) => report.units.map((unit) => [unit.id, report.id] as const)),
     );
+    const rows = new Map(files.map((file) => [file.report.id, file]));
     const have = new Set(
       files.flatMap(({ additions }) => additions.map(({ addition }) => addition.id)),
     );
     for (const addition of await listAdditions(trx, inspection, reportOf)) {
-      const file = files.find(({ report }) => report.id === addition.report);
+      const file = rows.get(addition.report);
       if (!file || have.has(addition.id)) continue;
       const seal = makeSeal(addition, {
-        // An addition hangs on its report, not on the unit's next one.
-        chain: [{ unit: file.report.id, sequence: 1, previous: file.seal.hash }],
+        // An addition hangs on its report and on the addition before it, not on the unit's next report.
+        chain: [nextAdditionLink(file)],
         sealedAt: now.toISOString(),
         publicKey: key.publicKey,
         sign: key.sign,
       });
       await insertAddition(trx, organisationId, inspectionId, { addition, seal });
+      rows.set(addition.report, {
+        ...file,
+        additions: [...file.additions, { addition, seal }],
+      });
     }
   });
 }
@@ -51,6 +56,7 @@ export const ADDING_TYPES = [
   'countersigned',
   'worked',
   'overridden',
+  'looked-again',
   'released',
   'signed-out',
   'returned',
@@ -78,9 +84,27 @@ async function findUnsealedAdditions(trx: Knex): Promise<string[]> {
   return (rows as { id: string }[]).map(({ id }) => id);
 }
 
-/** Seals whatever a crash left signed or added and unsealed. Returns how many inspections. */
-export async function sealAllPending(db: Knex, key: SealKey, now: Date): Promise<number> {
-  let count = 0;
+/** What could not be sealed, and why; it keeps nothing else from being sealed. */
+export interface SealFailure {
+  readonly inspectionId: string;
+  readonly error: unknown;
+}
+
+/** Seals whatever a crash left signed or added and unsealed, each for itself. Returns how many inspections, and which could not be. */
+export async function sealAllPending(
+  db: Knex,
+  key: SealKey,
+  now: Date,
+): Promise<{ readonly sealed: number; readonly failed: readonly SealFailure[] }> {
+  let sealed = 0;
+  const failed: SealFailure[] = [];
+  const each = async (inspectionId: string, seal: () => Promise<unknown>) => {
+    try {
+      if ((await seal()) !== undefined) sealed += 1;
+    } catch (error) {
+      failed.push({ inspectionId, error });
+    }
+  };
   for (const { id } of await db('organisations').select('id')) {
     const pending = await inOrganisation(db, id, (trx) =>
       trx('inspections')
@@ -89,10 +113,12 @@ export async function sealAllPending(db: Knex, key: SealKey, now: Date): Promise
         .orderBy('signed_at')
         .select('id'),
     );
-    for (const row of pending) if (await sealInspection(db, key, id, row.id, now)) count += 1;
-    const additions = await inOrganisation(db, id, findUnsealedAdditions);
-    for (const inspectionId of additions) await sealAdditions(db, key, id, inspectionId, now);
-    count += additions.length;
+    for (const row of pending) await each(row.id, () => sealInspection(db, key, id, row.id, now));
+    for (const inspectionId of await inOrganisation(db, id, findUnsealedAdditions))
+      await each(inspectionId, async () => {
+        await sealAdditions(db, key, id, inspectionId, now);
+        return inspectionId;
+      });
   }
-  return count;
+  return { sealed, failed };
 }

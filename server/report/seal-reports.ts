@@ -22,14 +22,14 @@ export async function sealInspection(
 ): Promise<string | undefined> {
   return db.transaction(async (trx) => {
     const opened = await openInspection(trx, organisationId, inspectionId, []);
-    const { log, units, bearing, rules } = opened;
+    const { log } = opened;
     const row = await trx('inspections').where({ id: inspectionId }).first();
     if (!row?.signed_at || row.report_id) return row?.report_id ?? undefined;
     // What showed on the road since is an addition, and no part of what was signed.
     const inspection = { ...fold(inspectionId, log), found: [] };
     const { begun, signed } = inspection;
     if (!begun || !signed) return undefined;
-    const { rig, assessment, policiesOf } = stand(inspection, units, bearing, rules);
+    const { rig, assessment, policiesOf } = stand(inspection, opened);
     const names = await findNames(trx, organisationId, row.depot_id, begun.actorId);
     const reportIds = reportIdsOf(inspectionId, begun.unitIds);
     const hashes = await photoHashes(trx, inspectionId);

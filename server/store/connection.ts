@@ -72,3 +72,20 @@ export function isDatabaseGone(error: unknown): boolean {
     error.message,
   );
 }
+
+/** What passes by itself: two transactions in each other's way, a wait that was cut short. */
+const PASSING_CODES = new Set(['40001', '40P01', '55P03', '57014']);
+
+/** Whether the same would go well when it is sent again, so that nothing is wrong with what was sent. */
+export function isPassing(error: unknown): boolean {
+  return (
+    isDatabaseGone(error) || PASSING_CODES.has((error as { code?: string } | null)?.code ?? '')
+  );
+}
+
+/** Whether what was sent is itself what cannot be stored: its values, a row that exists, or the row of another organisation. */
+export function isOfTheEntry(error: unknown): boolean {
+  if (error instanceof RangeError) return true;
+  const { code = '', message = '' } = (error ?? {}) as { code?: string; message?: string };
+  return /^2[23]/.test(code) || (code === '42501' && message.includes('row-level security'));
+}

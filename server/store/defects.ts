@@ -58,6 +58,7 @@ function toRecord(row: any): DefectRecord {
     condition: row.condition,
     bars: row.bars,
     mostKmh: row.most_kmh,
+    further: row.further,
     note: row.note,
     spot: row.spot,
     photoIds: row.photo_ids,
@@ -194,4 +195,16 @@ export async function defectsOfUnit(
     .limit(limit);
   if (before) void page.where('defects.reported_at', '<', before);
   return (await page).map(toRecord);
+}
+
+/** The unit of each of these defects that is known already, by the id of the defect. */
+export async function unitsOfDefects(
+  trx: Knex,
+  ids: readonly string[],
+): Promise<ReadonlyMap<string, string>> {
+  if (ids.length === 0) return new Map();
+  const rows = await trx('defects')
+    .whereIn('id', [...ids])
+    .select('id', 'unit_id');
+  return new Map(rows.map((row) => [row.id as string, row.unit_id as string]));
 }

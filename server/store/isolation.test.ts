@@ -33,6 +33,7 @@ const WALLED = [
   'readings',
   'defects',
   'defect_steps',
+  'defect_reports',
   'reports',
   'chain_heads',
   'tags',

@@ -3,6 +3,11 @@ import * as first from './migrations/2026-11-25-first';
 import * as closingLoop from './migrations/2026-11-25-closing-loop';
 import * as houseContent from './migrations/2026-11-25-house-content';
 import * as tags from './migrations/2026-11-25-tags';
+import * as defectReports from './migrations/2026-11-26-defect-reports';
+import * as furtherConditions from './migrations/2026-11-26-further-conditions';
+import * as knownDevices from './migrations/2026-11-26-known-devices';
+import * as partitions from './migrations/2026-11-26-partitions';
+import * as sendersOfPhotos from './migrations/2026-11-26-senders-of-photos';
 import * as openInspection from './migrations/2026-11-25-open-inspection';
 
 interface Migration {
@@ -17,6 +22,11 @@ const MIGRATIONS: readonly Migration[] = [
   { name: '2026-11-25-closing-loop', up: closingLoop.up },
   { name: '2026-11-25-house-content', up: houseContent.up },
   { name: '2026-11-25-tags', up: tags.up },
+  { name: '2026-11-26-further-conditions', up: furtherConditions.up },
+  { name: '2026-11-26-defect-reports', up: defectReports.up },
+  { name: '2026-11-26-partitions', up: partitions.up },
+  { name: '2026-11-26-senders-of-photos', up: sendersOfPhotos.up },
+  { name: '2026-11-26-known-devices', up: knownDevices.up },
 ];
 
 const migrationSource: Knex.MigrationSource<Migration> = {

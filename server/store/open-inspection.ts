@@ -1,22 +1,17 @@
 import type { Policy, PolicyChoice } from '@nazar/core/grading';
 import { AS_SHIPPED, type HouseContent } from '@nazar/core/house';
-import type { AnyEvent, BegunPayload, KnownDefect, UnreadRepair } from '@nazar/core/inspection';
-import { OPEN_STATUSES, type DefectStatus } from '@nazar/core/repair';
+import type { AnyEvent, BegunPayload } from '@nazar/core/inspection';
+import type { DefectOnUnit } from '@nazar/core/repair';
 import type { Knex } from 'knex';
 import { contentOf } from './house-contents';
 import type { DepotUnit } from './units';
-
-/** What bears on the verdict of a walk: defects open on its units since earlier ones, and repairs not read. */
-export interface Bearing {
-  readonly known: readonly KnownDefect[];
-  readonly unread: readonly UnreadRepair[];
-}
 
 export interface OpenedInspection {
   readonly log: readonly AnyEvent[];
   /** Of the rig, front to rear; those of another organisation are simply not there. */
   readonly units: readonly DepotUnit[];
-  readonly bearing: Bearing;
+  /** Open or unread on them. */
+  readonly defects: readonly DefectOnUnit[];
   readonly rules: Rules;
   /** Former repairs on the parts that are found faulty now. */
   readonly repairs: readonly FormerRepair[];
@@ -40,25 +35,8 @@ export interface Rules {
   readonly content: HouseContent | undefined;
 }
 
-interface OpenDefect {
-  readonly id: string;
-  readonly unitId: string;
-  readonly key: string;
-  readonly title: string;
-  readonly place: string | null;
-  readonly grade: KnownDefect['grade'];
-  readonly blocks: KnownDefect['blocks'];
-  readonly symptom: string;
-  readonly symptomId: string | null;
-  readonly system: KnownDefect['system'] | null;
-  readonly condition: string | null;
-  readonly bars: KnownDefect['bars'] | null;
-  readonly mostKmh: number | null;
-  readonly reportedAt: number;
-  readonly until: string | null;
-  readonly status: DefectStatus;
-  readonly outcomeWords: string | null;
-}
+/** As the database tells it; times in milliseconds. */
+type OpenDefect = Omit<DefectOnUnit, 'reportedAt'> & { readonly reportedAt: number };
 
 /**
  * Names the organisation of this transaction, becomes the only writer of the inspection until
@@ -97,7 +75,7 @@ export async function openInspection(
   return {
     log,
     units,
-    bearing: toBearing(open),
+    defects: open.map((each) => ({ ...each, reportedAt: new Date(each.reportedAt).toISOString() })),
     rules: { choice: choice ?? undefined, own, content },
     repairs: repairs.map((each) => ({ ...each, odometer: each.odometer ?? undefined })),
   };
@@ -107,37 +85,6 @@ export async function openInspection(
 function versionIn(log: readonly AnyEvent[]): number | undefined {
   const begun = log.find(({ type }) => type === 'begun')?.payload as BegunPayload | undefined;
   return begun && (begun.houseVersion ?? 0);
-}
-
-function toBearing(open: readonly OpenDefect[]): Bearing {
-  const titleOf = ({ title, place }: OpenDefect) => (place ? `${title} (${place})` : title);
-  const isOpen = ({ status }: OpenDefect) => OPEN_STATUSES.includes(status);
-  return {
-    known: open.filter(isOpen).map((defect) => ({
-      id: defect.id,
-      key: defect.key,
-      unitId: defect.unitId,
-      title: titleOf(defect),
-      grade: defect.grade,
-      blocks: defect.blocks,
-      words: defect.symptom,
-      symptomId: defect.symptomId ?? undefined,
-      system: defect.system ?? undefined,
-      condition: defect.condition ?? undefined,
-      bars: defect.bars ?? undefined,
-      mostKmh: defect.mostKmh ?? undefined,
-      reportedAt: defect.reportedAt,
-      until: defect.until ?? undefined,
-    })),
-    unread: open
-      .filter((defect) => !isOpen(defect))
-      .map((defect) => ({
-        defectId: defect.id,
-        unitId: defect.unitId,
-        title: titleOf(defect),
-        words: defect.outcomeWords ?? '',
-      })),
-  };
 }
 
 /** Walks of a depot that were begun within half a day and are not signed. */

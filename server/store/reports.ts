@@ -27,7 +27,8 @@ async function withAdditions(trx: Knex, row: any): Promise<StoredReport> {
   const additions = await trx('additions')
     .where({ inspection_id: row.inspection_id })
     .whereRaw(`body->>'report' = ?`, [row.id])
-    .orderBy([{ column: 'at' }, { column: 'id' }])
+    // As they were sealed, one upon the other.
+    .orderByRaw(`(seal->'chain'->0->>'sequence')::integer, at, id`)
     .select('body', 'seal');
   return {
     inspectionId: row.inspection_id,

@@ -1,11 +1,10 @@
+import { createHash } from 'node:crypto';
 import type { Knex } from 'knex';
 
 export interface SignIn {
   readonly personId: string;
   readonly organisationId: string;
   readonly pinHash: string;
-  readonly failed: number;
-  readonly lockedUntil: Date | null;
 }
 
 /** Names are compared without case and with single spaces. */
@@ -22,32 +21,35 @@ export async function findSignIn(db: Knex, name: string): Promise<SignIn | undef
       personId: row.person_id,
       organisationId: row.organisation_id,
       pinHash: row.pin_hash,
-      failed: row.failed,
-      lockedUntil: row.locked_until,
     }
   );
 }
 
-/** Counts a wrong try in one statement, so that tries side by side all count; locks from `most` on. */
-export async function countWrongTry(
-  db: Knex,
-  name: string,
-  most: number,
-  lockMinutes: number,
-): Promise<{ failed: number; lockedUntil: Date | null }> {
-  const { rows } = await db.raw(
-    `update sign_ins
-        set failed = failed + 1,
-            locked_until = case when failed + 1 >= ? then now() + make_interval(mins => ?) else locked_until end
-      where name_key = ?
-      returning failed, locked_until`,
-    [most, lockMinutes, nameKey(name)],
-  );
-  return { failed: rows[0].failed, lockedUntil: rows[0].locked_until };
+/** Whether somebody of this name has signed in on the device that holds this token. */
+export async function isKnownDevice(db: Knex, token: string, name: string): Promise<boolean> {
+  const row = await db('known_devices')
+    .where({ token_hash: hashOf(token), name_key: nameKey(name) })
+    .where('expires_at', '>', db.fn.now())
+    .first('name_key');
+  return row !== undefined;
 }
 
-export async function clearWrongTries(db: Knex, name: string): Promise<void> {
-  await db('sign_ins')
-    .where({ name_key: nameKey(name) })
-    .update({ failed: 0, locked_until: null });
+/** Remembers that somebody has signed in on this device. */
+export async function rememberDevice(
+  db: Knex,
+  token: string,
+  name: string,
+  days: number,
+): Promise<void> {
+  await db('known_devices')
+    .insert({
+      token_hash: hashOf(token),
+      name_key: nameKey(name),
+      expires_at: db.raw('now() + make_interval(days => ?)', [days]),
+    })
+    .onConflict(['token_hash', 'name_key'])
+    .merge(['expires_at']);
+  await db('known_devices').where('expires_at', '<', db.fn.now()).delete();
 }
+
+const hashOf = (token: string) => createHash('sha256').update(token).digest('hex');

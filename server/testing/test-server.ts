@@ -60,6 +60,8 @@ export interface TestServer {
   readonly configuration: Configuration;
   /** An HTTP client that is signed in. */
   readonly as: (who: Person) => Promise<ReturnType<typeof request.agent>>;
+  /** The next client of this person signs in anew. */
+  readonly forget: (who: Person) => void;
   readonly send: (
     who: Person,
     events: readonly unknown[],
@@ -106,6 +108,7 @@ export async function startTestServer(): Promise<TestServer> {
     key,
     configuration,
     as,
+    forget: (who) => void agents.delete(who.id),
     send: async (who, events) => {
       const answer = await (await as(who)).post('/api/events').send({ events }).expect(200);
       return answer.body.answers;

@@ -2,6 +2,7 @@ export { Bead, BeadShape, type BeadState } from './bead';
 export { Button } from './button';
 export { Field } from './field';
 export { fonts } from './fonts';
+export { HintedScroll } from './hinted-scroll';
 export { Keypad } from './keypad';
 export { Mark } from './mark';
 export { usePalette, type Palette } from './palette';

@@ -85,8 +85,11 @@ export function Gauge({ unit, least, most, value, last, label }: GaugeProps) {
   );
 }
 
-/** A limit is shown as exactly as it must be to be obeyed. */
+/** A limit is shown as exactly as it must be to be obeyed: a quarter of an inch is not three tenths. */
 export function limitDecimals(si: number, unit: UnitName): number {
   const value = fromSi(si, unit);
-  return Math.abs(value - Math.round(value)) < 0.02 ? 0 : 1;
+  const error = (decimals: number) => Math.abs(value - Number(value.toFixed(decimals)));
+  const enough = (decimals: number) => error(decimals) <= 0.001 * Math.abs(value);
+  if (error(0) < 0.02 && enough(0)) return 0;
+  return [1, 2, 3, 4].find(enough) ?? 4;
 }

@@ -37,6 +37,7 @@ export function unitAlone(unit: Unit, catalogue: Catalogue): Rig | undefined {
     combinationAir: false,
     zones: [],
     instances,
+    barred: [],
     capabilities: [],
   };
 }

@@ -56,8 +56,6 @@ export {
 export { keepPhoto, loadPhoto, type PreparedPicture } from './photos';
 export { keepRigChoice, readRigChoice, usePreferences, type Theme } from './preferences';
 export {
-  knownDefects,
-  unreadRepairs,
   useReference,
   weakSpotAt,
   type LastReport,

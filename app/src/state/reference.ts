@@ -1,14 +1,8 @@
 import type { Phase, Capability } from '@nazar/core/catalogue';
 import type { Policy, PolicyChoice } from '@nazar/core/grading';
-import type { KnownDefect, UnreadRepair } from '@nazar/core/inspection';
 import type { HouseContent } from '@nazar/core/house';
 import type { UnitHabit, UnitName } from '@nazar/core/quantity';
-import {
-  OPEN_STATUSES,
-  UNREAD_STATUSES,
-  type DefectRecord,
-  type WeakSpot,
-} from '@nazar/core/repair';
+import type { DefectRecord, WeakSpot } from '@nazar/core/repair';
 import type { Unit } from '@nazar/core/rig';
 import { create } from 'zustand';
 import { callJson } from './api';
@@ -124,52 +118,6 @@ export const useReference = create<ReferenceState>((set) => ({
     set({ reference, offset });
   },
 }));
-
-function titleOf({ title, place }: DefectRecord): string {
-  return place ? `${title} (${place})` : title;
-}
-
-/** Open defects of the units, as the assessment wants them; what this very walk reported is left out. */
-export function knownDefects(
-  reference: Reference | undefined,
-  unitIds: readonly string[],
-  inspectionId: string,
-): KnownDefect[] {
-  return (reference?.defects ?? [])
-    .filter(({ status }) => OPEN_STATUSES.includes(status))
-    .filter((defect) => unitIds.includes(defect.unitId) && defect.inspectionId !== inspectionId)
-    .map((defect) => ({
-      id: defect.id,
-      key: defect.key,
-      unitId: defect.unitId,
-      title: titleOf(defect),
-      grade: defect.grade,
-      blocks: defect.blocks,
-      words: defect.symptom,
-      symptomId: defect.symptomId ?? undefined,
-      system: defect.system ?? undefined,
-      condition: defect.condition ?? undefined,
-      bars: defect.bars ?? undefined,
-      mostKmh: defect.mostKmh ?? undefined,
-      reportedAt: Date.parse(defect.reportedAt),
-      until: defect.status === 'deferred' ? (defect.until ?? undefined) : undefined,
-    }));
-}
-
-export function unreadRepairs(
-  reference: Reference | undefined,
-  unitIds: readonly string[],
-): UnreadRepair[] {
-  return (reference?.defects ?? [])
-    .filter(({ status }) => UNREAD_STATUSES.includes(status))
-    .filter((defect) => unitIds.includes(defect.unitId))
-    .map((defect) => ({
-      defectId: defect.id,
-      unitId: defect.unitId,
-      title: titleOf(defect),
-      words: defect.outcomeWords ?? '',
-    }));
-}
 
 /** The weak spot at a check instance, if it is one. A part is what follows the unit in the key. */
 export function weakSpotAt(reference: Reference | undefined, key: string): WeakSpot | undefined {

@@ -182,6 +182,21 @@ it('puts a refused photo aside and goes on with the rest', async () => {
   expect(await states()).toEqual({ one: 'sent' });
 });
 
+it('puts a photo aside whose id is somebody else’s, and goes on with the rest', async () => {
+  await addPhoto('p1');
+  await note('one');
+  answerFetch((path, init) => {
+    if (path.startsWith('/photos'))
+      return { status: 409, body: { code: 'not-your-picture', detail: 'Not yours.' } };
+    if (path === '/reference') return { status: 200, body: { serverTime: Date.now() } };
+    const { events } = JSON.parse(String(init.body)) as Sent;
+    return { status: 200, body: { answers: events.map(({ id }) => ({ id, status: 'stored' })) } };
+  });
+  await syncNow();
+  expect((await database.photos.get('p1'))?.refusal?.code).toBe('not-your-picture');
+  expect(await states()).toEqual({ one: 'sent' });
+});
+
 it('sends the entries although the server cannot take a photo just now', async () => {
   await addPhoto('p1');
   await note('one');

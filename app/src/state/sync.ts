@@ -138,7 +138,7 @@ async function sendPhotos(actorId: string): Promise<ApiProblem | undefined> {
       await database.photos.update(photo.id, { state: 'sent' });
     } catch (error) {
       if (!(error instanceof ApiProblem) || error.status === 0 || error.status === 401) throw error;
-      if (error.status === 413 || error.status === 422) {
+      if (error.status === 409 || error.status === 413 || error.status === 422) {
         // This picture alone is refused; it stays on the device.
         const { code, detail } = error;
         await database.photos.update(photo.id, { state: 'refused', refusal: { code, detail } });

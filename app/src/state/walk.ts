@@ -1,32 +1,26 @@
 import { catalogue } from '@nazar/core/catalogue';
-import { AS_SHIPPED, withHouse } from '@nazar/core/house';
-import type { Policy } from '@nazar/core/grading';
+import { AS_SHIPPED } from '@nazar/core/house';
 import {
   assess,
   droppedUnits,
   fold,
   isAsked,
-  policiesOfWalk,
   rigWithout,
   withFault,
   type Assessment,
-  type AssessRequest,
   type FaultedPayload,
-  type Inspection,
 } from '@nazar/core/inspection';
 import { followPlan, orderWalk, type Stop } from '@nazar/core/planning';
-import { composeRig, type Rig } from '@nazar/core/rig';
+import { rigOfWalk, standOf, type Standing } from '@nazar/core/standing';
 import { useEffect, useMemo, useState } from 'react';
 import { useFormerContents } from './content';
 import { useLog } from './log';
 import { useKeptPlan, type KeptPlan } from './plans';
-import { knownDefects, unreadRepairs, useReference } from './reference';
+import { useReference } from './reference';
 import { timeNow } from './time-now';
 
 /** Everything a screen shows of one walk, worked out from its log. */
-export interface Walk {
-  readonly inspection: Inspection;
-  readonly rig: Rig;
+export interface Walk extends Standing {
   readonly stops: readonly Stop[];
   /** The plan that it was begun by does not know the rig as it is now; what it lacks comes last. */
   readonly stale: boolean;
@@ -34,10 +28,6 @@ export interface Walk {
   readonly plan: KeptPlan | null;
   /** The line that the feet make, where the walk was planned. */
   readonly way: KeptPlan['way'] | undefined;
-  readonly assessment: Assessment;
-  /** What the assessment was made from. */
-  readonly request: AssessRequest;
-  readonly policiesOf: (unitId: string) => readonly Policy[];
 }
 
 /** The walk as it would stand with this fault. */
@@ -74,17 +64,17 @@ export function useWalk(inspectionId: string): Walk | undefined | null {
   }, [version, present]);
   const content = version === 0 ? AS_SHIPPED : version === present ? reference?.content : former;
   const hasContent = content !== undefined;
+  // A card that has changed reaches the walk; one that has not, not again with every answer of the server.
+  const cards = useMemo(
+    () => JSON.stringify(reference?.units.filter(({ id }) => begun?.unitIds.includes(id)) ?? []),
+    [reference, begun],
+  );
   const made = useMemo(() => {
     // Until the rules are here by which it was begun, nobody can say what is asked.
     if (!begun || !reference || !content || kept === undefined) return undefined;
-    const units = begun.unitIds.flatMap((id) => reference.units.filter((unit) => unit.id === id));
-    if (units.length !== begun.unitIds.length) return undefined;
-    const rig = composeRig({
-      units,
-      phase: begun.phase,
-      circumstances: begun.circumstances,
-      catalogue: withHouse(catalogue, content),
-    });
+    const { units } = reference;
+    if (begun.unitIds.some((unitId) => !units.some(({ id }) => id === unitId))) return undefined;
+    const rig = rigOfWalk(begun, { catalogue, units, content });
     // Nobody is sent to a unit that stays behind.
     const gone = droppedUnits(rig, inspection.course);
     const left = rigWithout(rig, gone);
@@ -97,24 +87,15 @@ export function useWalk(inspectionId: string): Walk | undefined | null {
       : { rig, plan: kept, way: undefined, stops: orderWalk(asked), stale: false };
     // A walk's units do not change once it is begun; what is asked may, when it begins to rain.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [eventId, circumstances, dropped, hasReference, hasContent, kept]);
-  const choice = reference?.depot.choice;
-  const own = reference?.ownPolicies;
-  const policiesOf = useMemo(
-    () => begun && made && policiesOfWalk(begun, made.rig, choice, own),
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [eventId, made, choice, own],
-  );
+  }, [eventId, circumstances, dropped, cards, hasReference, hasContent, kept]);
   return useMemo(() => {
-    if (!inspection || !made || !begun) return looked && events ? null : undefined;
-    if (!policiesOf) return undefined;
-    const request: AssessRequest = {
+    if (!inspection || !made || !reference) return looked && events ? null : undefined;
+    const { depot, ownPolicies, units, defects } = reference;
+    const standing = standOf(
       inspection,
-      rig: made.rig,
-      policiesOf,
-      known: knownDefects(reference, begun.unitIds, inspection.id),
-      unread: unreadRepairs(reference, begun.unitIds),
-    };
-    return { inspection, assessment: assess(request), request, policiesOf, ...made };
-  }, [inspection, made, begun, reference, looked, events, policiesOf]);
+      { catalogue, units, content, choice: depot.choice, own: ownPolicies, defects },
+      made.rig,
+    );
+    return { ...standing, ...made };
+  }, [inspection, made, content, reference, looked, events]);
 }

@@ -1,4 +1,4 @@
-import { catalogue, type Circumstance, type Phase } from '@nazar/core/catalogue';
+import { catalogue, type Capability, type Circumstance, type Phase } from '@nazar/core/catalogue';
 import { withHouse, type HouseContent } from '@nazar/core/house';
 import {
   planWalk,
@@ -8,14 +8,17 @@ import {
   type StandingNow,
   type Totals,
 } from '@nazar/core/planner';
-import { clocksWanted, type Clock, type KeptStop, type School } from '@nazar/core/planning';
+import { clocksWanted, type KeptStop, type School } from '@nazar/core/planning';
 import { composeRig, type Unit } from '@nazar/core/rig';
+import type { Clock } from '@nazar/core/vehicle';
 import { expose } from 'comlink';
 
 export interface PlanQuestion {
   readonly units: readonly Unit[];
   readonly phase: Phase;
   readonly circumstances: readonly Circumstance[];
+  /** What today's job needs: its function test is asked today. */
+  readonly needed?: readonly Capability[];
   readonly content: HouseContent;
   readonly school: School;
   /** Somebody has started the engine already. */
@@ -66,6 +69,7 @@ export function plan(question: PlanQuestion): Planned {
       units,
       phase,
       circumstances,
+      needed: question.needed,
       catalogue: withHouse(catalogue, content),
     });
     const made = planWalk({ rig, phase, circumstances, school, running, fixed, last, done, now });

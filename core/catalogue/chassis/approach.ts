@@ -1,5 +1,5 @@
 import type { Check } from '../types';
-import { caution, check, leak, symptom } from '../write';
+import { BY_HAND, caution, check, leak, symptom } from '../write';
 
 const BOTH = ['pre-trip', 'post-trip'] as const;
 
@@ -10,6 +10,7 @@ export const approachChecks: Check[] = [
     title: 'Set the brake, chock the wheels, pocket the keys',
     zone: 'front-corner',
     method: 'operate',
+    moves: BY_HAND,
     phases: BOTH,
     needs: ['level-ground', 'engine-off'],
     does: ['shut-down', 'set-brake', 'chocks-in', 'key-off'],
@@ -20,6 +21,7 @@ export const approachChecks: Check[] = [
       symptom('chocks-missing', 'No chocks to be had', 'emergency', 'stop'),
       symptom('slope', 'Ground slopes, nowhere level', 'brakes', 'watch', {
         condition: 'Do the brake tests on level ground before leaving.',
+        bars: 'before-leaving',
       }),
     ],
     cautions: [caution('DANGER', 'A parking brake alone does not hold for work near or under it.')],
@@ -68,6 +70,7 @@ export const approachChecks: Check[] = [
       symptom('dent', 'New dent or scrape', 'body', 'watch'),
       symptom('sharp-edge', 'Sharp or hanging part', 'body', 'repair', {
         condition: 'Tie it back or take it off before leaving.',
+        bars: 'before-leaving',
       }),
       symptom('tampered', 'Opened, cut or stolen from', 'body', 'stop'),
     ],

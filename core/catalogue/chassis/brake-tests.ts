@@ -1,36 +1,27 @@
+import { LAW, type LegalFigure } from '../law';
 import type { Band, Check, Reading } from '../types';
-import { caution, check, symptom } from '../write';
+import { caution, check, moved, symptom } from '../write';
 
-const LEAK_SOURCE = '49 CFR 570.57(a)';
+const LEAK_SOURCE = LAW.leakReleasedAlone.source;
 
-function leakBands(alone: number, towing: number): Band[] {
+function leakBands(alone: LegalFigure, towing: LegalFigure): Band[] {
   return [
     {
       side: 'above',
       only: 'single',
-      limit: {
-        from: 'law',
-        value: alone,
-        unit: 'psi/min',
-        source: LEAK_SOURCE,
-      },
+      limit: { from: 'law', ...alone },
       symptom: 'leak-over',
     },
     {
       side: 'above',
       only: 'combination',
-      limit: {
-        from: 'law',
-        value: towing,
-        unit: 'psi/min',
-        source: LEAK_SOURCE,
-      },
+      limit: { from: 'law', ...towing },
       symptom: 'leak-over',
     },
   ];
 }
 
-function leakReading(ask: string, alone: number, towing: number): Reading {
+function leakReading(ask: string, alone: LegalFigure, towing: LegalFigure): Reading {
   return {
     kind: 'pressureRate',
     ask,
@@ -52,6 +43,7 @@ export const brakeTestChecks: Check[] = [
     title: 'Let the air build up and read where the governor cuts out',
     zone: 'brake-tests',
     method: 'measure',
+    air: { atLeast: 100 },
     needs: ['engine-idling', 'parking-brake-set'],
     helper: 'driver-only',
     seconds: 40,
@@ -87,12 +79,17 @@ export const brakeTestChecks: Check[] = [
     title: 'Released leakage: one minute, brakes off',
     zone: 'brake-tests',
     method: 'measure',
+    air: { atLeast: 100, leaves: 97 },
     needs: ['engine-off', 'key-on', 'chocked', 'parking-brake-released', 'air-charged'],
     helper: 'driver-only',
     seconds: 75,
     criterion: 'At most 2 psi in a minute alone, 3 with a trailer, after settling.',
     source: LEAK_SOURCE,
-    reading: leakReading('Pressure lost in one minute, brakes released', 2, 3),
+    reading: leakReading(
+      'Pressure lost in one minute, brakes released',
+      LAW.leakReleasedAlone,
+      LAW.leakReleasedTowing,
+    ),
     symptoms: [symptom('leak-over', 'Loses more than the limit', 'brakes', 'stop')],
     cautions: [rolls],
     why: 'A slow leak empties the tanks while you wait at the lights.',
@@ -102,12 +99,24 @@ export const brakeTestChecks: Check[] = [
     title: 'Applied leakage: one minute, pedal held',
     zone: 'brake-tests',
     method: 'measure',
-    needs: ['engine-off', 'key-on', 'chocked', 'parking-brake-released', 'air-charged'],
+    air: { atLeast: 90, leaves: 90 },
+    needs: [
+      'engine-off',
+      'key-on',
+      'chocked',
+      'parking-brake-released',
+      'air-charged',
+      'pedal-held-by-driver',
+    ],
     helper: 'driver-only',
     seconds: 75,
     criterion: 'At most 3 psi in a minute alone, 4 with a trailer, after the first drop.',
     source: LEAK_SOURCE,
-    reading: leakReading('Pressure lost in one minute, pedal held', 3, 4),
+    reading: leakReading(
+      'Pressure lost in one minute, pedal held',
+      LAW.leakAppliedAlone,
+      LAW.leakAppliedTowing,
+    ),
     symptoms: [symptom('leak-over', 'Loses more than the limit', 'brakes', 'stop')],
     cautions: [rolls],
     why: 'Chambers leak only when they work.',
@@ -117,6 +126,8 @@ export const brakeTestChecks: Check[] = [
     title: 'Fan the pedal until lamp and buzzer come on',
     zone: 'brake-tests',
     method: 'measure',
+    air: { atLeast: 90, leaves: 58 },
+    precedes: ['rolling'],
     needs: ['engine-off', 'key-on', 'chocked'],
     helper: 'driver-only',
     seconds: 20,
@@ -147,6 +158,7 @@ export const brakeTestChecks: Check[] = [
     title: 'Keep fanning until the valves pop out',
     zone: 'brake-tests',
     method: 'measure',
+    air: { leaves: 30 },
     needs: ['engine-off', 'key-on', 'chocked'],
     helper: 'driver-only',
     seconds: 20,
@@ -161,22 +173,12 @@ export const brakeTestChecks: Check[] = [
       bands: [
         {
           side: 'below',
-          limit: {
-            from: 'law',
-            value: 20,
-            unit: 'psi',
-            source: '49 CFR 393.43(b)',
-          },
+          limit: { from: 'law', ...LAW.springValveLeast },
           symptom: 'automatic-late',
         },
         {
           side: 'above',
-          limit: {
-            from: 'law',
-            value: 45,
-            unit: 'psi',
-            source: '49 CFR 393.43(b)',
-          },
+          limit: { from: 'law', ...LAW.springValveMost },
           symptom: 'automatic-early',
         },
       ],
@@ -192,11 +194,12 @@ export const brakeTestChecks: Check[] = [
     title: 'Time the build-up from 85 to 100 psi',
     zone: 'brake-tests',
     method: 'measure',
+    air: { atLeast: 80 },
     needs: ['engine-idling', 'parking-brake-set'],
     helper: 'driver-only',
     seconds: 50,
-    criterion: 'At most 45 s at operating speed.',
-    source: '49 CFR 571.121 S5.1.1.1',
+    criterion: 'At most 45 s at operating speed; longer only where the card knows of larger tanks.',
+    source: LAW.buildUp.source,
     reading: {
       kind: 'duration',
       ask: 'Seconds from 85 to 100 psi',
@@ -206,12 +209,7 @@ export const brakeTestChecks: Check[] = [
       bands: [
         {
           side: 'above',
-          limit: {
-            from: 'law',
-            value: 45,
-            unit: 's',
-            source: '49 CFR 571.121 S5.1.1.1',
-          },
+          limit: { from: 'specification', field: 'buildUpMost' },
           symptom: 'build-up-slow',
         },
       ],
@@ -224,6 +222,7 @@ export const brakeTestChecks: Check[] = [
     title: 'Pump down in small steps, read where the governor cuts in',
     zone: 'brake-tests',
     method: 'measure',
+    air: { atLeast: 100, leaves: 98 },
     needs: ['engine-idling', 'parking-brake-set'],
     helper: 'driver-only',
     seconds: 30,
@@ -251,7 +250,8 @@ export const brakeTestChecks: Check[] = [
     title: 'Tug gently against the parking brake',
     zone: 'brake-tests',
     method: 'operate',
-    needs: ['engine-idling', 'parking-brake-set', 'air-charged'],
+    moves: moved('rolling', 'rolling', ['road'], { held: 'tested-brake', ends: 'brake set' }),
+    needs: ['rolls', 'air-charged', 'area-clear', 'parking-brake-set'],
     helper: 'driver-only',
     seconds: 15,
     criterion: 'Holds in low gear.',
@@ -265,8 +265,9 @@ export const brakeTestChecks: Check[] = [
     title: 'Tug gently against the trailer brake',
     zone: 'brake-tests',
     method: 'operate',
+    moves: moved('rolling', 'rolling', ['tow'], { held: 'tested-brake', ends: 'brake set' }),
     when: ['towing'],
-    needs: ['engine-idling', 'parking-brake-released', 'air-charged'],
+    needs: ['rolls', 'air-charged', 'area-clear', 'parking-brake-released'],
     helper: 'driver-only',
     seconds: 15,
     criterion: 'Trailer holds the truck.',
@@ -283,7 +284,8 @@ export const brakeTestChecks: Check[] = [
     title: 'Roll at walking pace and brake firmly',
     zone: 'brake-tests',
     method: 'operate',
-    needs: ['engine-idling', 'parking-brake-released', 'air-charged'],
+    moves: moved('rolling', 'rolling', ['road'], { held: 'tested-brake', ends: 'brake set' }),
+    needs: ['rolls', 'air-charged', 'area-clear', 'parking-brake-released'],
     helper: 'driver-only',
     seconds: 20,
     criterion: 'Stops straight, at once, without a pull.',

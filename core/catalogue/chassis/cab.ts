@@ -1,5 +1,6 @@
+import { LAW } from '../law';
 import type { Check } from '../types';
-import { caution, check, symptom, worse } from '../write';
+import { BY_HAND, caution, check, moved, symptom, worse } from '../write';
 
 const BOTH = ['pre-trip', 'post-trip'] as const;
 
@@ -9,6 +10,7 @@ export const cabChecks: Check[] = [
     title: 'Open and shut the doors',
     zone: 'cab',
     method: 'operate',
+    moves: BY_HAND,
     seconds: 8,
     criterion: 'Close at the first try, open from inside, windows work.',
     source: '49 CFR 393.203(a)',
@@ -37,6 +39,8 @@ export const cabChecks: Check[] = [
     title: 'Pull the seat belt hard, latch and release it',
     zone: 'cab',
     method: 'operate',
+    precedes: ['rolling'],
+    moves: BY_HAND,
     seconds: 8,
     criterion: 'Locks at a jerk, latches, releases, webbing whole.',
     source: '49 CFR 393.16, 392.16',
@@ -51,6 +55,7 @@ export const cabChecks: Check[] = [
     title: 'Feel round the pedals, clear the floor',
     zone: 'cab',
     method: 'feel',
+    precedes: ['rolling'],
     seconds: 10,
     criterion: 'Pads on, nothing under the pedals, nothing loose in the cab.',
     symptoms: [
@@ -58,9 +63,10 @@ export const cabChecks: Check[] = [
       symptom('pad-worn', 'Pad worn smooth', 'driver-place', 'repair'),
       symptom('loose-things', 'Loose things about', 'driver-place', 'repair', {
         condition: 'Stow them before leaving.',
+        bars: 'before-leaving',
       }),
     ],
-    fixes: ['Stow everything'],
+    fixes: { 'loose-things': ['Stow everything'] },
     why: 'A bottle under the brake pedal is enough.',
   }),
   check({
@@ -69,14 +75,21 @@ export const cabChecks: Check[] = [
     zone: 'cab',
     method: 'look',
     seconds: 9,
-    criterion: 'Held in its bracket, needle in the green band, seal whole, date valid.',
+    criterion: `Held in its bracket, needle in the green band, seal whole, date valid; label ${LAW.extinguisher.value} B:C or more, ${LAW.extinguisherPlacarded.value} B:C with placards.`,
     source: '49 CFR 393.95(a)',
     symptoms: [
       symptom('extinguisher-gone', 'Missing or empty', 'emergency', 'stop'),
       symptom('extinguisher-low', 'Needle outside of its band', 'emergency', 'stop'),
+      symptom(
+        'extinguisher-small',
+        `Label under ${LAW.extinguisher.value} B:C, or under ${LAW.extinguisherPlacarded.value} B:C with placards`,
+        'emergency',
+        'repair',
+      ),
       symptom('extinguisher-date', 'Date passed, needle in its band', 'emergency', 'repair'),
       symptom('extinguisher-loose', 'Loose in the cab', 'emergency', 'repair', {
         condition: 'Secure it before leaving.',
+        bars: 'before-leaving',
       }),
     ],
     why: 'A small fire is put out in the first minute or not at all.',
@@ -157,6 +170,7 @@ export const cabChecks: Check[] = [
     title: 'Key on: watch every warning lamp light and go out',
     zone: 'seat',
     method: 'look',
+    precedes: ['engine-start'],
     needs: ['key-on', 'parking-brake-set'],
     helper: 'driver-only',
     seconds: 12,
@@ -190,7 +204,9 @@ export const cabChecks: Check[] = [
     title: 'Start in neutral, watch the oil pressure',
     zone: 'seat',
     method: 'operate',
-    needs: ['parking-brake-set', 'key-on'],
+    moves: moved('engine', 'electric', ['road'], { clear: 'hand', ends: 'idling' }),
+    does: ['start'],
+    needs: ['parking-brake-set', 'key-on', 'in-neutral'],
     guide: 'engine-start',
     helper: 'driver-only',
     seconds: 30,
@@ -292,6 +308,7 @@ export const cabChecks: Check[] = [
     title: 'Run wipers and washer',
     zone: 'seat',
     method: 'operate',
+    moves: moved('wipers', 'electric', [], { clear: 'hand', held: 'no-matter' }),
     needs: ['key-on'],
     seconds: 10,
     criterion: 'All speeds, clean sweep, washer reaches.',
@@ -354,10 +371,8 @@ export const cabChecks: Check[] = [
     seconds: 12,
     criterion: 'Both sides seen to the rear wheels and the horizon.',
     source: '49 CFR 393.80',
-    symptoms: [
-      symptom('mirror-blind', 'Cannot be set right', 'mirrors', 'stop', { fixable: true }),
-    ],
-    fixes: ['Set them'],
+    symptoms: [symptom('mirror-blind', 'Cannot be set right', 'mirrors', 'stop')],
+
     why: 'They were set for somebody else.',
   }),
   check({
@@ -365,6 +380,7 @@ export const cabChecks: Check[] = [
     title: 'Call on the radio and wait for the answer',
     zone: 'seat',
     method: 'operate',
+    moves: BY_HAND,
     seconds: 15,
     criterion: 'Heard and answered on the right channel.',
     symptoms: [

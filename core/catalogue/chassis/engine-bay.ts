@@ -1,5 +1,5 @@
 import type { Check } from '../types';
-import { caution, check, leak, symptom } from '../write';
+import { BY_HAND, caution, check, leak, symptom } from '../write';
 
 export const engineBayChecks: Check[] = [
   check({
@@ -7,6 +7,7 @@ export const engineBayChecks: Check[] = [
     title: 'Open the hood, look at catch and stay',
     zone: 'engine-bay',
     method: 'operate',
+    moves: BY_HAND,
     needs: ['engine-off', 'chocked'],
     seconds: 20,
     criterion: 'Opens and stays open, catch and cable whole.',
@@ -28,11 +29,12 @@ export const engineBayChecks: Check[] = [
     symptoms: [
       symptom('oil-low', 'Below the lower mark', 'engine', 'repair', {
         condition: 'Top up to between the marks before starting.',
+        bars: 'before-leaving',
       }),
       symptom('oil-milky', 'Milky or glittering', 'engine', 'stop'),
       symptom('oil-over', 'Above the upper mark', 'engine', 'repair'),
     ],
-    fixes: ['Top up with the oil of the card'],
+    fixes: { 'oil-low': ['Top up with the oil of the card'] },
     cautions: [caution('NOTICE', 'Read too soon after shut-down, the level shows too low.')],
     why: 'The first dip lies; oil creeps up the tube.',
   }),
@@ -51,7 +53,7 @@ export const engineBayChecks: Check[] = [
       symptom('coolant-empty', 'Nothing to be seen', 'engine', 'stop'),
       symptom('coolant-oily', 'Oil or rust in it', 'engine', 'stop'),
     ],
-    fixes: ['Top up when cold'],
+    fixes: { 'coolant-low': ['Top up when cold'] },
     cautions: [caution('DANGER', 'Never open the cap while hot. Read the glass.')],
     why: 'Without it the engine seizes within minutes.',
   }),
@@ -67,11 +69,12 @@ export const engineBayChecks: Check[] = [
     symptoms: [
       symptom('steering-fluid-low', 'Below the mark', 'steering', 'repair', {
         condition: 'Top up and look for the leak before leaving.',
+        bars: 'before-leaving',
       }),
       symptom('steering-fluid-empty', 'Empty', 'steering', 'stop'),
       leak('steering-leak', 'Pump, hose or gear leaks', 'steering', ['repair', 'repair', 'stop']),
     ],
-    fixes: ['Top up'],
+    fixes: { 'steering-fluid-low': ['Top up'] },
     why: 'When it is gone the wheel cannot be turned at a crawl.',
   }),
   check({
@@ -147,7 +150,7 @@ export const engineBayChecks: Check[] = [
       symptom('wire-bare', 'Bare or burnt', 'electrical', 'stop'),
       symptom('wire-loose', 'Loose, cover whole', 'electrical', 'repair'),
     ],
-    fixes: ['Tie it back'],
+    fixes: { 'wire-loose': ['Tie it back'] },
     why: 'Most truck fires start at a wire.',
   }),
   check({
@@ -204,10 +207,11 @@ export const engineBayChecks: Check[] = [
     symptoms: [
       symptom('washer-empty', 'Empty', 'wipers', 'repair', {
         condition: 'Fill it before leaving.',
+        bars: 'before-leaving',
       }),
       symptom('washer-summer', 'Summer mix', 'wipers', 'watch'),
     ],
-    fixes: ['Fill it'],
+    fixes: { 'washer-empty': ['Fill it'] },
     why: 'Salt on the screen blinds within a minute.',
   }),
 ];

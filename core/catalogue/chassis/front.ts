@@ -64,9 +64,10 @@ export const frontChecks: Check[] = [
       symptom('screen-chip', 'Chip or short crack at the edge', 'glass', 'watch'),
       symptom('screen-dirty', 'Dirty or iced', 'glass', 'repair', {
         condition: 'Clean all of it before leaving.',
+        bars: 'before-leaving',
       }),
     ],
-    fixes: ['Clean it'],
+    fixes: { 'screen-dirty': ['Clean it'] },
     why: 'Low sun on a cracked screen hides the road.',
   }),
   check({
@@ -89,7 +90,7 @@ export const frontChecks: Check[] = [
         bars: 'wet',
       }),
     ],
-    fixes: ['Swap the blade'],
+    fixes: { 'blade-torn': ['Swap the blade'] },
     why: 'Rain does not wait for the workshop.',
   }),
   check({
@@ -102,10 +103,11 @@ export const frontChecks: Check[] = [
     symptoms: [
       symptom('grille-blocked', 'Blocked', 'engine', 'repair', {
         condition: 'Clear it before leaving.',
+        bars: 'before-leaving',
       }),
       leak('radiator-leak', 'Radiator leaks', 'engine'),
     ],
-    fixes: ['Clear it by hand, engine off'],
+    fixes: { 'grille-blocked': ['Clear it by hand, engine off'] },
     why: 'An engine without air boils on the first hill.',
   }),
   check({

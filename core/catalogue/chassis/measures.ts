@@ -90,9 +90,7 @@ export function chassisZones(of: ChassisMeasures): Zone[] {
       round: 'brakes',
       x: inside,
       y: -0.45,
-      cautions: [
-        caution('DANGER', 'It may roll when the parking brake is released. Chocks in, area clear.'),
-      ],
+      cautions: [caution('DANGER', 'It can roll here. Nobody near it, a foot ready at the brake.')],
     },
   ];
 }

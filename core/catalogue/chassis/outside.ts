@@ -17,7 +17,7 @@ export const outsideChecks: Check[] = [
   ...tyreBodyChecks('truck', 'driver-front-wheel', 'tyre'),
   ...wheelChecks('truck', 'driver-front-wheel', 'wheel-end'),
   ...suspensionChecks('truck', 'driver-front-wheel', 'spring'),
-  ...airBrakeChecks('truck', 'driver-front-wheel', 'brake'),
+  ...airBrakeChecks('truck', 'driver-front-wheel', 'brake', true),
   ...sideChecks,
   ...rearWheelChecks,
   ...rearChecks,

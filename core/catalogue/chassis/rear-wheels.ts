@@ -1,3 +1,4 @@
+import { LAW } from '../law';
 import { pressureCheck, thumpCheck, treadCheck } from '../shared/tyres';
 import type { Check } from '../types';
 import { check, leak, symptom, worse } from '../write';
@@ -7,7 +8,7 @@ const BOTH = ['pre-trip', 'post-trip'] as const;
 /** At the dual wheels of each side. */
 export const rearWheelChecks: Check[] = [
   thumpCheck('truck', 'driver-rear-wheels', 'dual', 'coldPressureDrive'),
-  treadCheck('truck', 'driver-rear-wheels', 'dual', 2, 'treadNewDrive', false),
+  treadCheck('truck', 'driver-rear-wheels', 'dual', LAW.treadOther, 'treadNewDrive', false),
   pressureCheck('truck', 'driver-rear-wheels', 'dual', 'coldPressureDrive', false),
   check({
     id: 'truck.tyre.between-duals',
@@ -22,10 +23,10 @@ export const rearWheelChecks: Check[] = [
     source: '49 CFR 393.75(a)(3)',
     symptoms: [
       symptom('duals-touch', 'They touch', 'tyres', 'stop'),
-      symptom('duals-object', 'Stone or timber stuck', 'tyres', 'stop', { fixable: true }),
+      symptom('duals-object', 'Stone or timber stuck', 'tyres', 'stop'),
       symptom('duals-uneven', 'One clearly lower', 'tyres', 'repair'),
     ],
-    fixes: ['Take the stone out with the bar'],
+    fixes: { 'duals-object': ['Take the stone out with the bar'] },
     why: 'A stone from between duals goes through a windscreen.',
   }),
   check({

@@ -20,6 +20,7 @@ export const rearChecks: Check[] = [
     title: 'Look at the stop lamp while the pedal is held',
     zone: 'rear',
     each: 'rear-lamp',
+    pedal: true,
     helper: 'needed',
     criterion: 'Clearly brighter than the tail lamp, at once.',
     source: '49 CFR 393.25(f)',
@@ -43,10 +44,10 @@ export const rearChecks: Check[] = [
     title: 'Look at reversing lamp and listen to the alarm',
     zone: 'rear',
     method: 'listen',
-    needs: ['key-on', 'chocked'],
+    needs: ['engine-off', 'key-on', 'in-gear', 'chocked', 'parking-brake-set'],
     helper: 'may-help',
     seconds: 8,
-    criterion: 'Lamp lit, alarm heard over the engine.',
+    criterion: 'Lamp lit, alarm loud.',
     symptoms: [
       symptom('alarm-dead', 'Alarm silent', 'electrical', 'repair', {
         condition: 'Reverse only with a spotter.',
@@ -94,16 +95,19 @@ export const rearChecks: Check[] = [
     criterion: 'Supply and control not crossed, seals whole, no hiss, lines hang free.',
     source: '49 CFR 393.45, 393.43',
     symptoms: [
-      symptom('gladhand-hiss', 'It hisses', 'brakes', 'stop', { fixable: true, takes: ['tow'] }),
+      symptom('gladhand-hiss', 'It hisses', 'brakes', 'stop', { takes: ['tow'] }),
       symptom('seal-worn', 'Seal cracked, no hiss', 'brakes', 'repair', {
         takes: ['tow'],
       }),
       symptom('lines-crossed', 'Lines crossed', 'brakes', 'stop', {
-        fixable: true,
         takes: ['tow'],
       }),
     ],
-    fixes: ['Swap the seal', 'Uncross the lines'],
+    fixes: {
+      'gladhand-hiss': ['Swap the seal'],
+      'seal-worn': ['Swap the seal'],
+      'lines-crossed': ['Uncross the lines'],
+    },
     why: 'Crossed or leaking lines leave the trailer without brakes.',
   }),
   check({
@@ -124,7 +128,7 @@ export const rearChecks: Check[] = [
         takes: ['tow'],
       }),
     ],
-    fixes: ['Tie the cable up'],
+
     why: 'Every lamp of the trailer hangs on it.',
   }),
 ];

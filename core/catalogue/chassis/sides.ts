@@ -1,6 +1,6 @@
 import { lampOut, reflectorCheck } from '../shared/lamps';
 import type { Check } from '../types';
-import { caution, check, leak, rustScale, symptom, worse } from '../write';
+import { BY_HAND, caution, check, leak, rustScale, symptom, worse } from '../write';
 
 const BOTH = ['pre-trip', 'post-trip'] as const;
 
@@ -20,9 +20,10 @@ export const sideChecks: Check[] = [
       symptom('mirror-broken', 'Glass broken or missing', 'mirrors', 'stop'),
       symptom('mirror-loose', 'Bracket does not hold its place', 'mirrors', 'repair', {
         condition: 'Tighten it before leaving.',
+        bars: 'before-leaving',
       }),
     ],
-    fixes: ['Wipe it', 'Tighten the bracket'],
+    fixes: { 'mirror-loose': ['Tighten the bracket'] },
     why: 'A shaking mirror hides a bicycle.',
   }),
   check({
@@ -43,7 +44,7 @@ export const sideChecks: Check[] = [
         worse: [worse('freezing', 'stop', 'an iced step throws people off')],
       }),
     ],
-    fixes: ['Scrape and wipe it'],
+    fixes: { 'step-slippery': ['Scrape and wipe it'] },
     why: 'Most injuries on this job are falls from the cab.',
   }),
   check({
@@ -60,9 +61,10 @@ export const sideChecks: Check[] = [
       symptom('terminal-loose', 'Terminal loose or green', 'electrical', 'repair'),
       symptom('cover-off', 'Cover missing or unlatched', 'electrical', 'repair', {
         condition: 'Tie it down before leaving.',
+        bars: 'before-leaving',
       }),
     ],
-    fixes: ['Tighten the terminal with the master switch off'],
+    fixes: { 'terminal-loose': ['Tighten the terminal with the master switch off'] },
     cautions: [
       caution('WARNING', 'No rings, no sparks. Battery gas explodes and the acid blinds.'),
     ],
@@ -111,11 +113,12 @@ export const sideChecks: Check[] = [
     symptoms: [
       symptom('water-in-bowl', 'Water layer in the bowl', 'fuel', 'repair', {
         condition: 'Drain it before starting.',
+        bars: 'before-leaving',
         worse: [worse('freezing', 'stop', 'water in the fuel freezes and stops the engine')],
       }),
       leak('bowl-leak', 'Bowl leaks', 'fuel', ['stop', 'stop', 'stop']),
     ],
-    fixes: ['Drain the water into the can, close the drain'],
+    fixes: { 'water-in-bowl': ['Drain the water into the can, close the drain'] },
     why: 'Water stops the engine where it suits nobody.',
   }),
   check({
@@ -141,6 +144,7 @@ export const sideChecks: Check[] = [
     title: 'Drain every air tank until it runs dry',
     zone: 'driver-side',
     method: 'drain',
+    air: { leaves: 0 },
     phases: ['post-trip'],
     needs: ['glasses', 'hearing-protection', 'chocked'],
     seconds: 60,
@@ -168,7 +172,7 @@ export const sideChecks: Check[] = [
     criterion: 'Lit, amber, lens whole.',
     source: '49 CFR 393.11',
     symptoms: [lampOut('Side lamp out', { by: 'marker' })],
-    fixes: ['Wipe the lens', 'Swap the bulb'],
+    fixes: { 'lamp-out': ['Swap the bulb'] },
     why: 'It shows the length to whoever crosses.',
   }),
   reflectorCheck('truck', 'driver-side', 'side'),
@@ -239,6 +243,7 @@ export const sideChecks: Check[] = [
       symptom('exhaust-leak', 'Leaks behind the cab', 'exhaust', 'repair'),
       symptom('exhaust-hanging', 'Hangs or shield is loose', 'exhaust', 'repair', {
         condition: 'Wire it up before leaving.',
+        bars: 'before-leaving',
       }),
     ],
     cautions: [caution('CAUTION', 'Hot. Look, do not touch.')],
@@ -255,7 +260,7 @@ export const sideChecks: Check[] = [
       symptom('fluid-low', 'Below a quarter', 'exhaust', 'watch'),
       leak('fluid-leak', 'Leaks or crusted', 'exhaust', ['watch', 'repair', 'repair']),
     ],
-    fixes: ['Top up with exhaust fluid only'],
+    fixes: { 'fluid-low': ['Top up with exhaust fluid only'] },
     why: 'The engine cuts its power when it runs out.',
   }),
   check({
@@ -281,16 +286,21 @@ export const sideChecks: Check[] = [
     criterion: 'Deck swept, stakes and headboard firm, every piece held, nothing loose.',
     source: '49 CFR 393.100 to 393.114',
     symptoms: [
-      symptom('load-loose', 'Load can move or fall', 'load', 'stop', { fixable: true }),
-      symptom('strap-cut', 'Strap cut or thread shows', 'load', 'stop', { fixable: true }),
+      symptom('load-loose', 'Load can move or fall', 'load', 'stop'),
+      symptom('strap-cut', 'Strap cut or thread shows', 'load', 'stop'),
       symptom('stake-loose', 'Stake or board loose', 'load', 'repair', {
         condition: 'No load against that side.',
       }),
       symptom('deck-dirty', 'Stones or ice on the deck', 'load', 'repair', {
         condition: 'Sweep it before leaving.',
+        bars: 'before-leaving',
       }),
     ],
-    fixes: ['Sweep the deck', 'Tighten the straps', 'Swap the strap'],
+    fixes: {
+      'load-loose': ['Tighten the straps'],
+      'strap-cut': ['Swap the strap'],
+      'deck-dirty': ['Sweep the deck'],
+    },
     why: 'What falls off hits whoever follows.',
   }),
   check({
@@ -298,15 +308,17 @@ export const sideChecks: Check[] = [
     title: 'Try the latches of boxes and lockers',
     zone: 'curb-side',
     method: 'operate',
+    moves: BY_HAND,
     phases: BOTH,
     seconds: 8,
     criterion: 'All latched, nothing loose inside.',
     symptoms: [
       symptom('latch-broken', 'Latch does not hold', 'body', 'repair', {
         condition: 'Tie it shut before leaving.',
+        bars: 'before-leaving',
       }),
     ],
-    fixes: ['Tie it shut'],
+    fixes: { 'latch-broken': ['Tie it shut'] },
     why: 'A door that swings open reaches into the walkway.',
   }),
 ];

@@ -1,10 +1,11 @@
+import { LAW } from '../law';
 import { pressureCheck, treadCheck } from '../shared/tyres';
 import type { Check } from '../types';
 import { check, leak, symptom } from '../write';
 
 /** At the front wheel of each side. */
 export const steerWheelChecks: Check[] = [
-  treadCheck('truck', 'driver-front-wheel', 'steer', 4, 'treadNewSteer', true),
+  treadCheck('truck', 'driver-front-wheel', 'steer', LAW.treadSteer, 'treadNewSteer', true),
   pressureCheck('truck', 'driver-front-wheel', 'steer', 'coldPressureSteer', true),
   check({
     id: 'truck.steering.tie-rod',
@@ -36,6 +37,7 @@ export const steerWheelChecks: Check[] = [
     symptoms: [
       symptom('shock-loose', 'Loose or hanging', 'suspension', 'repair', {
         condition: 'Tie it up before leaving; no rough roads.',
+        bars: 'before-leaving',
       }),
       leak('shock-leak', 'Oil runs from it', 'suspension', ['watch', 'repair', 'repair']),
     ],

@@ -1,6 +1,7 @@
+import { strokeReading } from '../shared/foundation-brakes';
 import type { Check } from '../types';
 import type { Phase } from '../terms';
-import { caution, check, faultsOf } from '../write';
+import { caution, check, faultsOf, moved } from '../write';
 
 const P = 'truck';
 const WEEKLY: readonly Phase[] = ['weekly'];
@@ -64,13 +65,18 @@ const underWay: Check[] = [
     seconds: 20,
     criterion: 'All lit and clean.',
     symptoms: [
-      lamps.repairs('covered', 'One out or covered', {
+      lamps.repairs('lamp-out', 'One out', {
         condition: 'Daylight only until it is lit again.',
         bars: 'dark',
         worse: [{ in: 'dark', harm: 'stop', because: 'followers cannot see it in the dark' }],
       }),
+      lamps.repairs('covered', 'Covered in dirt or snow', {
+        condition: 'Clear it before leaving.',
+        bars: 'before-leaving',
+        worse: [{ in: 'dark', harm: 'stop', because: 'followers cannot see it in the dark' }],
+      }),
     ],
-    fixes: ['Wipe it'],
+    fixes: { covered: ['Wipe it'] },
     cautions: [traffic],
     why: 'Spray covers them in an hour.',
   }),
@@ -119,7 +125,7 @@ const underWay: Check[] = [
         mostKmh: 60,
       }),
     ],
-    fixes: ['Knock it off'],
+
     why: 'A lump from a mud flap breaks a windscreen.',
   }),
 ];
@@ -153,8 +159,9 @@ const byCalendar: Check[] = [
     symptoms: [
       electrical.repairs('battery-weak', 'Eye dark or case swollen'),
       electrical.repairs('cable-eaten', 'Cable eaten by acid'),
+      electrical.watches('terminals-green', 'Terminals green'),
     ],
-    fixes: ['Clean and grease it'],
+    fixes: { 'terminals-green': ['Clean and grease it'] },
     cautions: [
       caution('WARNING', 'No rings, no sparks. Battery gas explodes and the acid blinds.'),
     ],
@@ -208,11 +215,13 @@ const byCalendar: Check[] = [
     title: 'Aim and try washers and wipers',
     zone: 'seat',
     method: 'operate',
+    moves: moved('wipers', 'electric', [], { clear: 'hand', held: 'no-matter' }),
+    needs: ['key-on'],
     phases: WEEKLY,
     seconds: 15,
     criterion: 'Hit the glass, wipe clean.',
     symptoms: [faultsOf('wipers').repairs('washer-off', 'Clogged or off the glass')],
-    fixes: ['Clear the jet with a pin'],
+    fixes: { 'washer-off': ['Clear the jet with a pin'] },
     why: 'Salt spray is white paint.',
   }),
   check({
@@ -222,14 +231,23 @@ const byCalendar: Check[] = [
     each: 'brake',
     method: 'measure',
     phases: MONTHLY,
-    needs: ['chocked', 'parking-brake-released', 'air-charged', 'rule'],
+    needs: [
+      'engine-off',
+      'key-in-pocket',
+      'chocked',
+      'parking-brake-released',
+      'air-charged',
+      'pedal-held-by-helper',
+      'rule',
+    ],
     helper: 'needed',
     seconds: 45,
     criterion: 'Within the limit of its chamber at full application.',
     source: '49 CFR 393.47(e)',
+    reading: strokeReading(true),
     symptoms: [
       brakes.stops('stroke-long', 'Beyond its limit'),
-      brakes.repairs('stroke-near', 'At its limit'),
+      brakes.repairs('stroke-near', 'Close to its limit'),
     ],
     cautions: [caution('DANGER', 'It may roll when the parking brake is released. Chocks in.')],
     why: 'The longest stroke pulls the truck aside.',
@@ -310,7 +328,7 @@ const byCalendar: Check[] = [
     criterion: 'In date, tagged this month.',
     source: '29 CFR 1910.157(e)(2)',
     symptoms: [faultsOf('emergency').repairs('date-passed', 'A date has passed')],
-    fixes: ['Fetch another'],
+    fixes: { 'date-passed': ['Fetch another'] },
     why: 'It is looked at when it is needed.',
   }),
   check({

@@ -1,5 +1,5 @@
 import type { Check, Module } from '../types';
-import { check, faultsOf, module, rect } from '../write';
+import { BY_HAND, check, faultsOf, module, moved, rect } from '../write';
 
 import { cycleCheck, feet, liftChecks, liftZones, stowCycle } from './lift-gate-shared';
 
@@ -22,6 +22,8 @@ const column: Check[] = [
     title: 'Fold platform and extension by hand',
     zone: 'rear',
     method: 'operate',
+    moves: BY_HAND,
+    needs: ['platform-down', 'secured'],
     seconds: 12,
     criterion: 'Torsion assist carries it; one hand is enough.',
     symptoms: [
@@ -36,7 +38,8 @@ const column: Check[] = [
     title: 'Watch that it rides level',
     zone: 'lift-controls',
     method: 'look',
-    needs: ['area-clear'],
+    moves: moved('platform', 'lift-power', ['lift-gate']),
+    needs: ['lift-power-on', 'parking-brake-set', 'area-clear'],
     seconds: 12,
     criterion: 'Level all the way up.',
     symptoms: [stops('rides-tilted', 'Tilts outward'), repairs('rides-uneven', 'A little uneven')],
@@ -47,7 +50,8 @@ const column: Check[] = [
     title: 'Watch the tilt at the ground',
     zone: 'lift-controls',
     method: 'operate',
-    needs: ['area-clear'],
+    moves: moved('platform', 'lift-power', ['lift-gate']),
+    needs: ['lift-power-on', 'parking-brake-set', 'area-clear'],
     seconds: 10,
     criterion: 'Tilts to a ramp at the ground and back before it rises.',
     symptoms: [repairs('tilt-dead', 'Does not tilt or return')],
@@ -58,7 +62,8 @@ const column: Check[] = [
     title: 'Look at the hydraulic lock',
     zone: 'lift-controls',
     method: 'operate',
-    needs: ['area-clear'],
+    moves: moved('platform', 'lift-power', ['lift-gate']),
+    needs: ['lift-power-on', 'parking-brake-set', 'area-clear'],
     seconds: 12,
     criterion: 'Cannot be lowered with the switch off.',
     symptoms: [stops('lock-dead', 'Can be lowered with the switch off')],
@@ -72,6 +77,7 @@ export const columnLift: Module = module({
   id: 'liftgate-column',
   title: 'Liftgate, column or folding',
   build: 'fitted',
+  apart: ['battery.state', 'battery.box', 'charging-lead', 'decals', 'lamps', 'padlocks', 'grease'],
   vehicleClass: 'goods',
   length: 0.35,
   width: 2.5,

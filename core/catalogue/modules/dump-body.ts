@@ -1,6 +1,6 @@
 import { controlChecks, hydraulicChecks } from '../shared/hydraulics';
 import type { Check, Module, Procedure } from '../types';
-import { caution, check, faultsOf, module, rect } from '../write';
+import { BY_HAND, caution, check, faultsOf, module, moved, rect } from '../write';
 
 const { stops, repairs, watches } = faultsOf('body', ['dump']);
 const road = faultsOf('body', ['road', 'dump']);
@@ -11,8 +11,22 @@ const raised = caution(
 const lines = caution('DANGER', 'Look up before you raise: wires, bridges, trees.');
 
 const checks: Check[] = [
-  ...hydraulicChecks({ prefix: 'dump', zone: 'curb-side', takes: ['dump'], of: 'of the hoist' }),
-  ...controlChecks({ prefix: 'dump', zone: 'seat', takes: ['dump'], of: 'of the hoist' }),
+  ...hydraulicChecks({
+    prefix: 'dump',
+    zone: 'curb-side',
+    takes: ['dump'],
+    of: 'of the hoist',
+    lies: ['body-down'],
+  }),
+  ...controlChecks({
+    prefix: 'dump',
+    zone: 'seat',
+    takes: ['dump'],
+    of: 'of the hoist',
+    part: 'hoist',
+    by: 'power-take-off',
+    needs: ['engine-idling', 'power-take-off', 'empty'],
+  }),
   check({
     id: 'dump.body.damage',
     title: 'Look over floor, sides and headboard of the body',
@@ -42,7 +56,7 @@ const checks: Check[] = [
         bars: 'job',
       }),
     ],
-    fixes: ['Free it with a bar from outside'],
+    fixes: { 'stuck-load': ['Free it with a bar from outside'] },
     why: 'Half a frozen load up in the air turns a truck over.',
   }),
   check({
@@ -67,7 +81,7 @@ const checks: Check[] = [
     zone: 'rear',
     method: 'grease',
     phases: ['weekly', 'storage'],
-    needs: ['grease-gun', 'body-propped'],
+    needs: ['body-propped', 'secured', 'grease-gun'],
     seconds: 180,
     criterion: 'Fresh grease shows at every fitting.',
     symptoms: [repairs('fitting-blocked', 'A fitting takes no grease')],
@@ -94,7 +108,8 @@ const checks: Check[] = [
     title: 'Swing the body prop out and look it over',
     zone: 'driver-side',
     method: 'operate',
-    needs: ['gloves'],
+    moves: BY_HAND,
+    needs: ['secured', 'body-down', 'gloves'],
     seconds: 15,
     phases: ['pre-trip', 'monthly'],
     criterion: 'Straight, hinge free, stands in its seat, latch holds it stowed.',
@@ -110,14 +125,15 @@ const checks: Check[] = [
     title: 'Shake both tailgate latches',
     zone: 'rear',
     method: 'shake',
+    needs: ['tailgate-latched', 'body-down'],
     seconds: 10,
     phases: ['pre-trip', 'under-way'],
     criterion: 'Hooked over, no light between gate and body.',
     symptoms: [
-      road.stops('latch-open', 'A latch does not close', { fixable: true, fixLeaves: 'repair' }),
+      road.stops('latch-open', 'A latch does not close', { fixLeaves: 'repair' }),
       repairs('gate-gap', 'A gap that loses material', { condition: 'Wet or coarse load only.' }),
     ],
-    fixes: ['Clear the latch and close it'],
+    fixes: { 'latch-open': ['Clear the latch and close it'] },
     cautions: [caution('WARNING', 'Stand aside of the gate. It swings with the load behind it.')],
     why: 'A gate that opens on the road spreads the load over it.',
   }),
@@ -153,7 +169,8 @@ const checks: Check[] = [
     title: 'Run the tarp out and back',
     zone: 'driver-side',
     method: 'operate',
-    needs: ['area-clear'],
+    moves: moved('tarp', 'electric', ['dump']),
+    needs: ['parking-brake-set', 'area-clear'],
     seconds: 30,
     criterion: 'Straight, no tear, arms clear of mirrors, ties there.',
     symptoms: [
@@ -174,9 +191,12 @@ const checks: Check[] = [
     criterion: 'Whole, bolted, empty of stones.',
     symptoms: [
       repairs('guard-loose', 'Loose or cracked'),
-      repairs('guard-stones', 'Stones lying on it', { condition: 'Clear it before leaving.' }),
+      repairs('guard-stones', 'Stones lying on it', {
+        condition: 'Clear it before leaving.',
+        bars: 'before-leaving',
+      }),
     ],
-    fixes: ['Clear it'],
+    fixes: { 'guard-stones': ['Clear it'] },
     why: 'Stones on it come down at the first brake.',
   }),
   check({
@@ -192,9 +212,13 @@ const checks: Check[] = [
         condition: 'Daylight only until it is lit again.',
         bars: 'dark',
       }),
+      repairs('body-lamp-dirty', 'A lamp is too dirty to be seen', {
+        condition: 'Wipe it before leaving.',
+        bars: 'before-leaving',
+      }),
       repairs('body-cable', 'Cable chafed or too short'),
     ],
-    fixes: ['Wipe the lens'],
+    fixes: { 'body-lamp-dirty': ['Wipe the lens'] },
     why: 'The body hides the truck’s own lamps when it is up.',
   }),
   check({
@@ -202,7 +226,8 @@ const checks: Check[] = [
     title: 'Raise a hand’s breadth: body-up lamp',
     zone: 'seat',
     method: 'operate',
-    needs: ['engine-idling', 'power-take-off', 'area-clear'],
+    moves: moved('hoist', 'power-take-off', ['dump']),
+    needs: ['engine-idling', 'power-take-off', 'parking-brake-set', 'area-clear', 'empty'],
     seconds: 12,
     criterion: 'Lamp on as soon as the body leaves the frame, off when it is down.',
     symptoms: [
@@ -216,7 +241,8 @@ const checks: Check[] = [
     title: 'Listen for the body-up alarm',
     zone: 'seat',
     method: 'listen',
-    needs: ['engine-idling', 'power-take-off'],
+    moves: moved('hoist', 'power-take-off', ['dump']),
+    needs: ['engine-idling', 'power-take-off', 'parking-brake-set', 'area-clear', 'empty'],
     seconds: 8,
     criterion: 'Sounds while the body is up and the truck moves.',
     symptoms: [
@@ -229,6 +255,8 @@ const checks: Check[] = [
     title: 'Try vibrator and heater of the body, where fitted',
     zone: 'curb-side',
     method: 'operate',
+    moves: moved('vibrator', 'electric', []),
+    needs: ['key-on', 'parking-brake-set', 'area-clear'],
     phases: ['weekly', 'hook-up'],
     seconds: 12,
     criterion: 'Runs, bolts tight, exhaust of a heated body tight.',
@@ -240,6 +268,7 @@ const checks: Check[] = [
     title: 'Run the body up and down once',
     zone: 'hoist-controls',
     method: 'operate',
+    moves: moved('hoist', 'power-take-off', ['dump']),
     needs: [
       'engine-idling',
       'power-take-off',
@@ -247,6 +276,7 @@ const checks: Check[] = [
       'level-ground',
       'area-clear',
       'oil-warm',
+      'empty',
     ],
     helper: 'needed',
     seconds: 90,
@@ -265,6 +295,7 @@ const checks: Check[] = [
     title: 'Body down, power take-off out, gate latched',
     zone: 'hoist-controls',
     method: 'look',
+    needs: ['body-down', 'power-take-off-out', 'tailgate-latched'],
     phases: ['post-trip', 'under-way'],
     seconds: 10,
     criterion: 'Down on the frame, lamp out, lever locked.',
@@ -277,7 +308,7 @@ const checks: Check[] = [
     zone: 'rear',
     method: 'clean',
     phases: ['post-trip', 'storage'],
-    needs: ['water-hose', 'body-propped'],
+    needs: ['body-propped', 'secured', 'water-hose'],
     seconds: 240,
     criterion: 'No salt or wet sand left at hinges, lamps and brakes.',
     symptoms: [watches('not-washed', 'Could not be washed today')],
@@ -356,6 +387,16 @@ export const dumpBody: Module = module({
   id: 'dump-body',
   title: 'Dump body',
   build: 'fitted',
+  apart: [
+    'lamps.body',
+    'body.damage',
+    'body.residue',
+    'tailgate.apron',
+    'cab-guard',
+    'tarp',
+    'wash',
+    'vibrator',
+  ],
   vehicleClass: 'goods',
   length: 4.3,
   width: 2.5,

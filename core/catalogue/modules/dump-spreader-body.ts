@@ -1,6 +1,6 @@
 import { controlChecks, hydraulicChecks, pinch } from '../shared/hydraulics';
 import type { Check, Module, Procedure } from '../types';
-import { caution, check, faultsOf, module, rect } from '../write';
+import { BY_HAND, caution, check, faultsOf, module, moved, rect } from '../write';
 
 const dump = faultsOf('body', ['dump']);
 const { stops, repairs, watches } = faultsOf('spreader', ['spread']);
@@ -20,18 +20,24 @@ const checks: Check[] = [
     zone: 'driver-side',
     takes: ['dump', 'spread'],
     of: 'of the combined body',
+    lies: ['body-down'],
   }),
   ...controlChecks({
     prefix: 'combi',
     zone: 'seat',
     takes: ['dump', 'spread'],
     of: 'of the combined body',
+    part: 'hoist',
+    by: 'power-take-off',
+    needs: ['engine-idling', 'power-take-off', 'empty'],
   }),
   check({
     id: 'combi.props',
     title: 'Swing both props out and look them over',
     zone: 'driver-side',
     method: 'operate',
+    moves: BY_HAND,
+    needs: ['secured', 'body-down'],
     seconds: 18,
     criterion: 'Straight, seat in their pockets, latch when stowed.',
     symptoms: [
@@ -50,11 +56,10 @@ const checks: Check[] = [
     criterion: 'In for the side that tilts, locked.',
     symptoms: [
       dump.stops('tilt-pin-wrong', 'Pin on the wrong side or missing', {
-        fixable: true,
         fixLeaves: 'watch',
       }),
     ],
-    fixes: ['Set the pins'],
+    fixes: { 'tilt-pin-wrong': ['Set the pins'] },
     cautions: [raised],
     why: 'With the wrong pins the body comes off its frame.',
   }),
@@ -74,7 +79,7 @@ const checks: Check[] = [
     title: 'Look at the floor belt and its edges',
     zone: 'rear',
     method: 'look',
-    needs: ['engine-off'],
+    needs: ['secured'],
     seconds: 10,
     criterion: 'Straight, not torn, tight.',
     symptoms: [
@@ -90,7 +95,7 @@ const checks: Check[] = [
     title: 'Look at the cross conveyor',
     zone: 'front',
     method: 'look',
-    needs: ['engine-off'],
+    needs: ['secured'],
     seconds: 10,
     criterion: 'Free of lumps, chain tight, guard on.',
     symptoms: [
@@ -98,7 +103,7 @@ const checks: Check[] = [
       repairs('cross-lumps', 'Packed with material'),
       repairs('cross-slack', 'Chain slack'),
     ],
-    fixes: ['Clear it'],
+    fixes: { 'cross-lumps': ['Clear it'] },
     cautions: [belt],
     why: 'It spreads ahead of the wheels.',
   }),
@@ -109,8 +114,8 @@ const checks: Check[] = [
     method: 'look',
     seconds: 7,
     criterion: 'As on the card, locked.',
-    symptoms: [repairs('gate-wrong', 'Another setting than on the card', { fixable: true })],
-    fixes: ['Set it to the card'],
+    symptoms: [repairs('gate-wrong', 'Another setting than on the card')],
+    fixes: { 'gate-wrong': ['Set it to the card'] },
     why: 'It decides the rate.',
   }),
   check({
@@ -118,7 +123,7 @@ const checks: Check[] = [
     title: 'Turn the spinner by hand',
     zone: 'front',
     method: 'feel',
-    needs: ['gloves', 'engine-off'],
+    needs: ['secured', 'gloves'],
     seconds: 8,
     criterion: 'Runs true, blades tight.',
     symptoms: [
@@ -144,7 +149,10 @@ const checks: Check[] = [
     title: 'Try the lock-outs: dump against spread',
     zone: 'seat',
     method: 'operate',
-    needs: ['engine-idling', 'power-take-off', 'area-clear'],
+    moves: moved('hoist', 'power-take-off', ['dump', 'spread'], {
+      takesAway: 'the other function',
+    }),
+    needs: ['engine-idling', 'power-take-off', 'parking-brake-set', 'area-clear', 'empty'],
     seconds: 15,
     criterion: 'One function locks the other out.',
     symptoms: [stops('lock-out-dead', 'Both run together', { takes: ['dump', 'spread'] })],
@@ -156,6 +164,7 @@ const checks: Check[] = [
     title: 'Shake the tailgate and its air locks',
     zone: 'rear',
     method: 'shake',
+    needs: ['tailgate-latched', 'body-down'],
     phases: ['pre-trip', 'under-way'],
     seconds: 9,
     criterion: 'Locked, no gap.',
@@ -187,8 +196,13 @@ const checks: Check[] = [
         bars: 'dark',
         worse: [{ in: 'dark', harm: 'stop', because: 'the body hides the truck’s lamps' }],
       }),
+      faultsOf('lamps', ['road']).repairs('body-lamp-dirty', 'Covered in salt', {
+        condition: 'Wipe it before leaving.',
+        bars: 'before-leaving',
+        worse: [{ in: 'dark', harm: 'stop', because: 'the body hides the truck’s lamps' }],
+      }),
     ],
-    fixes: ['Wipe the lens'],
+    fixes: { 'body-lamp-dirty': ['Wipe the lens'] },
     why: 'The body hides the truck’s own.',
   }),
   check({
@@ -196,7 +210,8 @@ const checks: Check[] = [
     title: 'Raise a hand’s breadth: body-up lamp and alarm',
     zone: 'seat',
     method: 'operate',
-    needs: ['engine-idling', 'power-take-off', 'area-clear'],
+    moves: moved('hoist', 'power-take-off', ['dump']),
+    needs: ['engine-idling', 'power-take-off', 'parking-brake-set', 'area-clear', 'empty'],
     seconds: 12,
     criterion: 'Both on, off when it is down.',
     symptoms: [
@@ -210,6 +225,7 @@ const checks: Check[] = [
     title: 'Run the body up, tilted, and down',
     zone: 'body-controls',
     method: 'operate',
+    moves: moved('hoist', 'power-take-off', ['dump']),
     needs: [
       'engine-idling',
       'power-take-off',
@@ -217,6 +233,7 @@ const checks: Check[] = [
       'level-ground',
       'area-clear',
       'oil-warm',
+      'empty',
     ],
     helper: 'needed',
     seconds: 120,
@@ -234,7 +251,8 @@ const checks: Check[] = [
     title: 'Run belt, cross conveyor and spinner empty',
     zone: 'body-controls',
     method: 'operate',
-    needs: ['engine-idling', 'power-take-off', 'area-clear', 'oil-warm'],
+    moves: moved('conveyor', 'power-take-off', ['spread']),
+    needs: ['engine-idling', 'power-take-off', 'area-clear', 'oil-warm', 'parking-brake-set'],
     helper: 'needed',
     seconds: 60,
     criterion: 'Start and stop at once.',
@@ -251,8 +269,9 @@ const checks: Check[] = [
     title: 'Wash it with the belt running',
     zone: 'body-controls',
     method: 'clean',
+    moves: moved('conveyor', 'power-take-off', []),
     phases: ['post-trip', 'storage'],
-    needs: ['water-hose', 'power-take-off'],
+    needs: ['engine-idling', 'power-take-off', 'parking-brake-set', 'area-clear', 'water-hose'],
     helper: 'needed',
     seconds: 420,
     criterion: 'No salt at rollers, lamps and locks.',
@@ -266,7 +285,7 @@ const checks: Check[] = [
     zone: 'rear',
     method: 'grease',
     phases: ['weekly', 'storage'],
-    needs: ['grease-gun', 'body-propped'],
+    needs: ['body-propped', 'secured', 'grease-gun'],
     seconds: 300,
     criterion: 'Fresh grease shows at each.',
     symptoms: [repairs('fitting-blocked', 'A fitting takes no grease')],
@@ -323,7 +342,8 @@ const up: Procedure = {
   steps: [
     {
       id: 'ground',
-      say: 'Level firm ground, nothing above.',
+      say: 'Level firm ground, nothing above. Helper: aside, in sight, clear of where it tips.',
+      who: 'both',
       gate: { ask: 'Level, firm, clear above?', otherwise: 'A raised body tips on a slope.' },
       fails: [],
     },
@@ -357,6 +377,7 @@ export const dumpSpreaderBody: Module = module({
   id: 'dump-spreader-body',
   title: 'Combined dump and spreader body',
   build: 'fitted',
+  apart: ['lamps', 'body', 'wash', 'gate'],
   vehicleClass: 'goods',
   length: 4.3,
   width: 2.5,

@@ -1,7 +1,7 @@
 import { bladeChecks, bladeSpecification } from '../shared/blades';
 import { hydraulicChecks, pinch } from '../shared/hydraulics';
 import type { Check, Module, Procedure } from '../types';
-import { caution, check, faultsOf, module, place, rect } from '../write';
+import { BY_HAND, caution, check, faultsOf, module, moved, place, rect } from '../write';
 
 const { stops, repairs, watches } = faultsOf('plow', ['plow']);
 const road = faultsOf('plow', ['road', 'plow']);
@@ -16,7 +16,13 @@ const front: Check[] = [
     of: 'of the plow',
     takes: ['plow'],
   }),
-  ...hydraulicChecks({ prefix: 'plow', zone: 'front', takes: ['plow'], of: 'of the plow' }),
+  ...hydraulicChecks({
+    prefix: 'plow',
+    zone: 'front',
+    takes: ['plow'],
+    of: 'of the plow',
+    lies: ['blade-down'],
+  }),
   check({
     id: 'plow.hitch',
     title: 'Look at hitch, bumper plate and push frame',
@@ -28,13 +34,12 @@ const front: Check[] = [
     criterion: 'No crack, all bolts in, hitch closed and pinned.',
     symptoms: [
       road.stops('hitch-open', 'Hitch not closed or not pinned', {
-        fixable: true,
         fixLeaves: 'watch',
       }),
       road.stops('frame-crack', 'Crack in hitch or push frame'),
       repairs('hitch-bolt', 'A bolt missing or loose'),
     ],
-    fixes: ['Close and pin it'],
+    fixes: { 'hitch-open': ['Close and pin it'] },
     cautions: [swing],
     why: 'All the push of the truck goes through it.',
   }),
@@ -58,7 +63,7 @@ const front: Check[] = [
         worse: [{ in: 'dark', harm: 'stop', because: 'a covered lamp is no lamp in the dark' }],
       }),
     ],
-    fixes: ['Wipe the lens'],
+    fixes: { 'lamp-snowed': ['Wipe the lens'] },
     why: 'With the plow up the truck’s own lamps shine on steel.',
   }),
   check({
@@ -97,10 +102,11 @@ const front: Check[] = [
     symptoms: [
       repairs('no-spares', 'Fewer than two', {
         condition: 'Fetch some before leaving.',
+        bars: 'before-leaving',
         worse: [{ needed: 'plow', harm: 'stop', because: 'one hidden curb ends the shift' }],
       }),
     ],
-    fixes: ['Fetch them from the stores'],
+    fixes: { 'no-spares': ['Fetch them from the stores'] },
     why: 'Shear bolts break at three in the morning.',
   }),
   check({
@@ -115,7 +121,7 @@ const front: Check[] = [
         condition: 'Change it before plowing.',
       }),
     ],
-    fixes: ['Change it'],
+    fixes: { 'shear-bent': ['Change it'] },
     why: 'A bolt that is too strong breaks the frame instead.',
   }),
   check({
@@ -123,7 +129,9 @@ const front: Check[] = [
     title: 'Try float: lower it and see it follow the ground',
     zone: 'plow-controls',
     method: 'operate',
-    needs: ['engine-idling', 'area-clear'],
+    moves: moved('blade', 'engine', ['plow'], { ends: 'on the ground' }),
+    does: ['blade-down'],
+    needs: ['engine-idling', 'area-clear', 'parking-brake-set'],
     seconds: 15,
     criterion: 'Goes down by its own weight and lies flat.',
     symptoms: [
@@ -138,6 +146,8 @@ const front: Check[] = [
     title: 'Run the plow up, down, left and right',
     zone: 'plow-controls',
     method: 'operate',
+    moves: moved('blade', 'engine', ['plow'], { ends: 'raised and locked for the road' }),
+    does: ['blade-up'],
     needs: ['engine-idling', 'area-clear', 'parking-brake-set'],
     helper: 'may-help',
     seconds: 45,
@@ -153,11 +163,15 @@ const front: Check[] = [
   check({
     id: 'plow.hook-up',
     title: 'Drive in, lower the hitch, pin it, connect',
-    zone: 'front',
+    zone: 'plow-controls',
     method: 'operate',
+    moves: moved('hook-up', 'rolling', ['plow'], {
+      held: 'tested-brake',
+      ends: 'brake set, pinned, hoses locked',
+    }),
     phases: ['hook-up'],
     helper: 'needed',
-    needs: ['area-clear'],
+    needs: ['rolls-to-hook-up', 'parking-brake-released', 'area-clear'],
     seconds: 240,
     criterion: 'Centred, pinned both sides, chain on, hoses wiped and locked, plug in.',
     symptoms: [
@@ -172,6 +186,8 @@ const front: Check[] = [
     title: 'Set it down on its stand, caps on, rods greased',
     zone: 'front',
     method: 'operate',
+    needs: ['blade-down', 'secured'],
+    moves: BY_HAND,
     phases: ['storage'],
     seconds: 180,
     criterion: 'Stands firm, hoses hung up, plugs covered.',
@@ -257,6 +273,7 @@ export const frontPlow: Module = module({
   id: 'front-plow',
   title: 'Front plow',
   build: 'attachment',
+  apart: ['lamps', 'markers', 'spare-bolts', 'wash', 'deflector', 'edge.depth'],
   vehicleClass: 'goods',
   length: 1.4,
   width: 3.4,

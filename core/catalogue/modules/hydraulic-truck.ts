@@ -5,8 +5,10 @@ import {
   chassisZones,
   ofChassis,
 } from '../chassis';
+import { LAW } from '../law';
+import { liningReading } from '../shared/foundation-brakes';
 import type { Check, Module, Procedure } from '../types';
-import { caution, check, faultsOf, leak, module, rect } from '../write';
+import { BY_HAND, caution, check, faultsOf, leak, module, moved, rect } from '../write';
 
 const P = 'tilt-truck';
 const { stops, repairs } = faultsOf('brakes', ['road']);
@@ -30,8 +32,38 @@ const AIR = [
   'brake.chamber',
   'brake.slack',
   'brake.trailer',
+  'month.stroke',
+  'month.air-dryer',
 ];
-const shared = ofChassis(P, AIR);
+const chassis = ofChassis(P, AIR);
+/** What an air brake says of hoses and linings is not so with fluid: it does not hiss, and its lining may be thinner. */
+const OF_FLUID: Readonly<
+  Record<string, Partial<Check> & { readonly words: Readonly<Record<string, string>> }>
+> = {
+  [`${P}.brake.hose`]: {
+    criterion: 'No chafe to the fabric, no bulge, dry, clear of wheel and exhaust.',
+    words: { 'hose-leak': 'Hose or fitting wet with brake fluid' },
+  },
+  [`${P}.brake.lining`]: {
+    criterion: 'Lining at least 1.6 mm (1/16 in), dry; drum or disc without cracks to its edge.',
+    source: LAW.liningHydraulic.source,
+    reading: liningReading([
+      { side: 'below', limit: { from: 'law', ...LAW.liningHydraulic }, symptom: 'lining-thin' },
+    ]),
+    words: { 'lining-thin': 'Lining under 1.6 mm (1/16 in) or loose' },
+  },
+};
+const shared = {
+  ...chassis,
+  checks: chassis.checks.map((each): Check => {
+    const { words, ...own } = OF_FLUID[each.id] ?? {};
+    return {
+      ...each,
+      ...own,
+      symptoms: each.symptoms.map((of) => ({ ...of, words: words?.[of.id] ?? of.words })),
+    };
+  }),
+};
 
 const own: Check[] = [
   check({
@@ -44,7 +76,7 @@ const own: Check[] = [
     criterion: 'Between the marks, clear.',
     source: '49 CFR 393.51(b)',
     symptoms: [stops('fluid-low', 'Below the lower mark'), repairs('fluid-dark', 'Dark or cloudy')],
-    fixes: [],
+
     why: 'Fluid that is gone has leaked out somewhere.',
   }),
   check({
@@ -66,33 +98,43 @@ const own: Check[] = [
     title: 'Hold the pedal down hard',
     zone: 'brake-tests',
     method: 'operate',
-    needs: ['engine-off', 'chocked'],
+    moves: BY_HAND,
+    precedes: ['rolling'],
+    needs: ['engine-off', 'chocked', 'pedal-held-by-driver'],
     seconds: 15,
     criterion: 'Stays where it is for ten seconds.',
     symptoms: [stops('pedal-sinks', 'Sinks'), repairs('pedal-low', 'Lower than usual')],
     why: 'A pedal that sinks is a leak inside.',
   }),
   check({
-    id: `${P}.brake.booster-start`,
-    title: 'Hold the pedal and start the engine',
-    zone: 'brake-tests',
-    method: 'operate',
-    needs: ['chocked', 'parking-brake-set'],
-    seconds: 12,
-    criterion: 'Drops a little as the booster comes.',
-    symptoms: [stops('no-boost', 'Does not drop')],
-    why: 'Without it one leg does not stop eight tonnes.',
-  }),
-  check({
     id: `${P}.brake.back-up`,
     title: 'Engine off, press once: back-up pump',
     zone: 'brake-tests',
     method: 'listen',
-    needs: ['engine-off', 'chocked'],
+    precedes: ['rolling'],
+    needs: ['engine-off', 'key-on', 'chocked'],
     seconds: 8,
     criterion: 'It hums and the lamp comes on.',
     symptoms: [stops('back-up-dead', 'Silent')],
     why: 'It is the brake when the engine dies.',
+  }),
+  check({
+    id: `${P}.brake.booster-start`,
+    title: 'Hold the pedal and start the engine',
+    zone: 'brake-tests',
+    method: 'operate',
+    moves: moved('engine', 'electric', ['road'], {
+      held: 'brake-and-chocks',
+      clear: 'hand',
+      ends: 'idling',
+    }),
+    does: ['start'],
+    precedes: ['rolling'],
+    needs: ['engine-off', 'key-on', 'chocked', 'parking-brake-set', 'pedal-held-by-driver'],
+    seconds: 12,
+    criterion: 'Drops a little as the booster comes.',
+    symptoms: [stops('no-boost', 'Does not drop')],
+    why: 'Without it one leg does not stop eight tonnes.',
   }),
   check({
     id: `${P}.cab.loose`,
@@ -102,8 +144,8 @@ const own: Check[] = [
     phases: ['weekly', 'monthly'],
     seconds: 20,
     criterion: 'Nothing loose in it, doors shut, nobody in front.',
-    symptoms: [repairs('things-loose', 'Loose things in it', { fixable: true })],
-    fixes: ['Take them out'],
+    symptoms: [repairs('things-loose', 'Loose things in it')],
+    fixes: { 'things-loose': ['Take them out'] },
     cautions: [falls],
     why: 'They go through the windscreen.',
   }),
@@ -126,8 +168,9 @@ const own: Check[] = [
     title: 'Tilt the cab and lock its prop',
     zone: 'front',
     method: 'operate',
+    moves: moved('cab', 'hand', ['road'], { held: 'brake-and-chocks' }),
     phases: ['weekly', 'monthly'],
-    needs: ['engine-off', 'parking-brake-set', 'area-clear'],
+    needs: ['engine-off', 'key-in-pocket', 'parking-brake-set', 'chocked', 'area-clear'],
     seconds: 90,
     criterion: 'Goes past its middle by itself, prop falls in and is locked.',
     symptoms: [
@@ -147,11 +190,10 @@ const own: Check[] = [
     criterion: 'Both latched, lamp out.',
     symptoms: [
       cabs.stops('latch-open', 'A latch is open or its lamp stays on', {
-        fixable: true,
         fixLeaves: 'repair',
       }),
     ],
-    fixes: ['Latch it'],
+    fixes: { 'latch-open': ['Latch it'] },
     why: 'It tips forward at the first brake.',
   }),
   check({
@@ -166,6 +208,7 @@ const own: Check[] = [
     symptoms: [
       repairs('soot-full', 'Asks for regeneration now', {
         condition: 'Parked, nothing dry beneath, before leaving.',
+        bars: 'before-leaving',
       }),
       faultsOf('exhaust').stops('derate', 'Power is cut'),
     ],
@@ -177,7 +220,8 @@ const own: Check[] = [
     title: 'Try the engine brake',
     zone: 'seat',
     method: 'operate',
-    needs: ['engine-idling'],
+    moves: moved('engine-brake', 'engine', [], { clear: 'hand' }),
+    needs: ['engine-idling', 'parking-brake-set'],
     seconds: 8,
     criterion: 'Engages and lets go.',
     symptoms: [
@@ -245,8 +289,10 @@ export const hydraulicTruck: Module = module({
   id: 'straight-truck-hydraulic',
   title: 'Straight truck, hydraulic brakes, tilt cab',
   build: 'chassis',
+  machine: { cab: ['cab', 'rolling'] },
   vehicleClass: 'goods',
   powered: true,
+  opens: 'cab',
   length: 7.2,
   width: 2.4,
   height: 2.9,
@@ -266,7 +312,12 @@ export const hydraulicTruck: Module = module({
   zones: chassisZones(measures),
   places: chassisPlaces(measures),
   shapes: [...chassisShapes(measures), rect('deck', 2.1, -1.2, 5.1, 2.4, 0.05)],
-  checks: [...shared.checks, ...own],
+  // Pedal, booster and back-up pump are tried before the first roll.
+  checks: [
+    ...own.filter(({ zone }) => zone === 'brake-tests'),
+    ...shared.checks,
+    ...own.filter(({ zone }) => zone !== 'brake-tests'),
+  ],
   procedures: [tilt],
   combinations: shared.combinations,
   services: shared.services,

@@ -1,6 +1,6 @@
 import { hydraulicChecks, neverFeel } from '../shared/hydraulics';
 import type { Check, Procedure } from '../types';
-import { caution, check, faultsOf, leak } from '../write';
+import { BY_HAND, caution, check, faultsOf, leak, moved } from '../write';
 
 export const { stops, repairs, watches } = faultsOf('lift', ['lift-gate']);
 const road = faultsOf('lift', ['road', 'lift-gate']);
@@ -20,12 +20,11 @@ export function liftChecks(p: string): Check[] {
       title: 'Look at charging lead and its socket',
       zone: 'rear',
       method: 'look',
-      phases: ['pre-trip', 'under-way', 'hook-up'],
+      phases: ['pre-trip', 'under-way', 'hook-up', 'before-use'],
       seconds: 10,
       criterion: 'Plugged in, latch shut, pins straight and clean, cable whole.',
       symptoms: [
         repairs('lead-out', 'Not plugged in', {
-          fixable: true,
           worse: needed('the battery will be flat at the third stop'),
         }),
         repairs('pins-bent', 'Pins bent or green', {
@@ -33,7 +32,7 @@ export function liftChecks(p: string): Check[] {
         }),
         repairs('lead-chafed', 'Cable chafed', { condition: 'Tie it clear of the deck.' }),
       ],
-      fixes: ['Plug it in'],
+      fixes: { 'lead-out': ['Plug it in'] },
       why: 'A lift that was never plugged in dies at the first delivery.',
     }),
     check({
@@ -74,7 +73,7 @@ export function liftChecks(p: string): Check[] {
       zone: 'rear',
       method: 'look',
       phases: ['weekly', 'pre-trip'],
-      needs: ['engine-off'],
+      needs: ['platform-down', 'secured'],
       seconds: 20,
       criterion: 'Oil at the mark with the platform down, dry, ground strap tight.',
       symptoms: [
@@ -88,7 +87,7 @@ export function liftChecks(p: string): Check[] {
           ['lift-gate'],
         ),
       ],
-      fixes: ['Top up with the oil on the label'],
+      fixes: { 'pump-oil-low': ['Top up with the oil on the label'] },
       cautions: [neverFeel],
       why: 'A loose ground makes the motor hot and slow.',
     }),
@@ -97,6 +96,7 @@ export function liftChecks(p: string): Check[] {
       title: 'Look over arms, frame and welds',
       zone: 'rear',
       method: 'look',
+      phases: ['pre-trip', 'before-use'],
       needs: ['lamp'],
       seconds: 14,
       criterion: 'No crack, no bend, all bolts in.',
@@ -123,6 +123,8 @@ export function liftChecks(p: string): Check[] {
       title: 'Look at the platform: surface, edges, extension',
       zone: 'rear',
       method: 'look',
+      phases: ['pre-trip', 'before-use'],
+      needs: ['platform-down'],
       seconds: 9,
       criterion: 'Rough, dry, no bent edge, hinge straight.',
       symptoms: [
@@ -132,7 +134,7 @@ export function liftChecks(p: string): Check[] {
         repairs('edge-bent', 'Edge bent, a cart catches'),
         stops('hinge-broken', 'Hinge of the extension broken'),
       ],
-      fixes: ['Scrape and grit it'],
+      fixes: { 'surface-slick': ['Scrape and grit it'] },
       why: 'People walk backwards on it with a load.',
     }),
     check({
@@ -140,6 +142,9 @@ export function liftChecks(p: string): Check[] {
       title: 'Raise and drop the cart stops',
       zone: 'rear',
       method: 'operate',
+      phases: ['pre-trip', 'before-use'],
+      moves: BY_HAND,
+      needs: ['platform-down', 'secured'],
       seconds: 10,
       criterion: 'Spring up, hold, lie flat when down.',
       symptoms: [stops('cart-stop-dead', 'Does not hold'), repairs('cart-stop-stiff', 'Stiff')],
@@ -150,6 +155,7 @@ export function liftChecks(p: string): Check[] {
       title: 'Read rated load and operating decals',
       zone: 'rear',
       method: 'look',
+      phases: ['pre-trip', 'before-use'],
       seconds: 6,
       criterion: 'All can be read.',
       symptoms: [
@@ -163,7 +169,9 @@ export function liftChecks(p: string): Check[] {
       title: 'Try every switch, let go of each',
       zone: 'lift-controls',
       method: 'operate',
-      needs: ['area-clear'],
+      phases: ['pre-trip', 'before-use'],
+      moves: moved('platform', 'lift-power', ['lift-gate']),
+      needs: ['lift-power-on', 'parking-brake-set', 'area-clear'],
       seconds: 15,
       criterion: 'Springs back; movement stops at once; lamp at the cab switch lights.',
       symptoms: [
@@ -188,9 +196,14 @@ export function liftChecks(p: string): Check[] {
             { in: 'dark', harm: 'stop', because: 'an open platform is not seen in the dark' },
           ],
         }),
+        repairs('platform-lamp-dirty', 'Too dirty to be seen', {
+          worse: [
+            { in: 'dark', harm: 'stop', because: 'an open platform is not seen in the dark' },
+          ],
+        }),
         road.stops('hides-lamps', 'Stowed platform hides the tail lamps'),
       ],
-      fixes: ['Wipe it'],
+      fixes: { 'platform-lamp-dirty': ['Wipe it'] },
       why: 'An open platform is at the height of a windscreen.',
     }),
     check({
@@ -198,11 +211,12 @@ export function liftChecks(p: string): Check[] {
       title: 'Shake the transit hook and latch',
       zone: 'rear',
       method: 'shake',
+      needs: ['platform-stowed', 'secured'],
       phases: ['pre-trip', 'under-way', 'post-trip'],
       seconds: 8,
       criterion: 'Hooked, latch upright, cannot be shaken open.',
-      symptoms: [road.stops('latch-open', 'Does not hold', { fixable: true, fixLeaves: 'repair' })],
-      fixes: ['Power it up tight and latch it'],
+      symptoms: [road.stops('latch-open', 'Does not hold', { fixLeaves: 'repair' })],
+      fixes: { 'latch-open': ['Power it up tight and latch it'] },
       why: 'A platform that opens on the road is a blade.',
     }),
     check({
@@ -221,7 +235,7 @@ export function liftChecks(p: string): Check[] {
       zone: 'rear',
       method: 'grease',
       phases: ['monthly'],
-      needs: ['grease-gun', 'platform-down'],
+      needs: ['platform-down', 'secured', 'grease-gun'],
       seconds: 180,
       criterion: 'Fresh grease shows at each.',
       symptoms: [repairs('fitting-blocked', 'A fitting takes no grease')],
@@ -233,6 +247,7 @@ export function liftChecks(p: string): Check[] {
       title: 'Stowed, latched, cab switch off',
       zone: 'lift-controls',
       method: 'look',
+      needs: ['platform-stowed', 'lift-power-off'],
       phases: ['post-trip', 'under-way'],
       seconds: 8,
       criterion: 'Tight against its stops, latch upright, switch off.',
@@ -281,7 +296,11 @@ export const cycleCheck = (p: string, title: string): Check =>
     title,
     zone: 'lift-controls',
     method: 'operate',
-    needs: ['area-clear', 'parking-brake-set'],
+    moves: moved('platform', 'lift-power', ['lift-gate'], {
+      ends: 'stowed, latched, cab switch off',
+    }),
+    needs: ['lift-power-on', 'parking-brake-set', 'area-clear', 'empty'],
+    does: ['lift-power-off'],
     seconds: 120,
     criterion: 'Even, level at the floor, without jerk, drag or drift.',
     symptoms: [

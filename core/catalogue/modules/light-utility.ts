@@ -1,7 +1,19 @@
+import { LAW } from '../law';
 import { pressureCheck, treadCheck, tyreBodyChecks } from '../shared/tyres';
 import { wheelChecks } from '../shared/wheels';
 import type { Check, Module, Zone } from '../types';
-import { caution, check, faultsOf, leak, module, place, rect, wheelShape } from '../write';
+import {
+  BY_HAND,
+  caution,
+  check,
+  faultsOf,
+  leak,
+  module,
+  moved,
+  place,
+  rect,
+  wheelShape,
+} from '../write';
 
 const P = 'utility';
 const { stops, repairs, watches } = faultsOf('engine', ['road', 'yard']);
@@ -11,7 +23,7 @@ const body = faultsOf('body', ['road', 'yard']);
 const fire = caution('WARNING', 'Dry grass at the exhaust burns. Clear it with the engine cold.');
 
 const checks: Check[] = [
-  treadCheck(P, 'driver-side', 'tyre', 2, 'treadNewSteer', false),
+  treadCheck(P, 'driver-side', 'tyre', LAW.treadOther, 'treadNewSteer', false),
   pressureCheck(P, 'driver-side', 'tyre', 'coldPressureSteer', true),
   ...tyreBodyChecks(P, 'driver-side', 'tyre'),
   ...wheelChecks(P, 'driver-side', 'tyre'),
@@ -24,8 +36,8 @@ const checks: Check[] = [
     needs: ['engine-cold', 'gloves'],
     seconds: 20,
     criterion: 'Light shines through.',
-    symptoms: [repairs('radiator-packed', 'Packed', { fixable: true })],
-    fixes: ['Blow or brush it out'],
+    symptoms: [repairs('radiator-packed', 'Packed')],
+    fixes: { 'radiator-packed': ['Blow or brush it out'] },
     why: 'It boils at walking pace.',
   }),
   check({
@@ -38,10 +50,10 @@ const checks: Check[] = [
     seconds: 20,
     criterion: 'Bare metal, shield on.',
     symptoms: [
-      stops('grass-at-exhaust', 'Cannot be cleared', { fixable: false }),
+      stops('grass-at-exhaust', 'Cannot be cleared'),
       repairs('shield-loose', 'Shield loose'),
     ],
-    fixes: ['Brush it out'],
+
     cautions: [fire],
     why: 'It sets the field on fire.',
   }),
@@ -68,11 +80,8 @@ const checks: Check[] = [
     method: 'look',
     seconds: 7,
     criterion: 'Free, no rubber dust.',
-    symptoms: [
-      repairs('intake-blocked', 'Blocked', { fixable: true }),
-      repairs('belt-dust', 'Rubber dust'),
-    ],
-    fixes: ['Clear it'],
+    symptoms: [repairs('intake-blocked', 'Blocked'), repairs('belt-dust', 'Rubber dust')],
+    fixes: { 'intake-blocked': ['Clear it'] },
     why: 'A hot belt lets go on the slope.',
   }),
   check({
@@ -84,7 +93,7 @@ const checks: Check[] = [
     seconds: 15,
     criterion: 'Clean, seated.',
     symptoms: [repairs('filter-dirty', 'Full of dust')],
-    fixes: ['Tap it out'],
+    fixes: { 'filter-dirty': ['Tap it out'] },
     why: 'Dust is sandpaper.',
   }),
   check({
@@ -100,7 +109,7 @@ const checks: Check[] = [
       stops('oil-none', 'Not on the stick'),
       stops('oil-milky', 'Milky'),
     ],
-    fixes: ['Top up with the oil on the label'],
+    fixes: { 'oil-low': ['Top up with the oil on the label'] },
     why: 'Small engines hold little.',
   }),
   check({
@@ -112,7 +121,7 @@ const checks: Check[] = [
     seconds: 5,
     criterion: 'Between the marks.',
     symptoms: [repairs('coolant-low', 'Low')],
-    fixes: ['Top up'],
+    fixes: { 'coolant-low': ['Top up'] },
     cautions: [caution('DANGER', 'Never open it hot.')],
     why: 'It works hard and slowly.',
   }),
@@ -121,6 +130,7 @@ const checks: Check[] = [
     title: 'Look under it',
     zone: 'driver-side',
     method: 'look',
+    needs: ['secured'],
     phases: ['pre-trip', 'post-trip'],
     seconds: 7,
     criterion: 'No drop on the ground or hanging.',
@@ -181,7 +191,8 @@ const checks: Check[] = [
     title: 'Turn from lock to lock',
     zone: 'seat',
     method: 'operate',
-    needs: ['engine-idling'],
+    moves: moved('steering', 'engine', ['road', 'yard']),
+    needs: ['engine-idling', 'parking-brake-set', 'area-clear'],
     seconds: 8,
     criterion: 'No play, no knock.',
     symptoms: [
@@ -195,6 +206,9 @@ const checks: Check[] = [
     title: 'Hold the brake pedal',
     zone: 'seat',
     method: 'operate',
+    needs: ['pedal-held-by-driver'],
+    precedes: ['rolling'],
+    moves: BY_HAND,
     seconds: 8,
     criterion: 'Hard, does not sink.',
     symptoms: [brakes.stops('pedal-sinks', 'Soft or sinks')],
@@ -215,6 +229,7 @@ const checks: Check[] = [
     title: 'Set the parking brake and push',
     zone: 'seat',
     method: 'operate',
+    moves: BY_HAND,
     seconds: 6,
     criterion: 'Holds when two push.',
     symptoms: [brakes.stops('parking-slips', 'Slips')],
@@ -236,6 +251,8 @@ const checks: Check[] = [
     zone: 'seat',
     each: 'seat',
     method: 'operate',
+    precedes: ['rolling'],
+    moves: BY_HAND,
     seconds: 6,
     criterion: 'Locks, not frayed.',
     symptoms: [belts.stops('harness-dead', 'Does not lock or frayed')],
@@ -246,6 +263,7 @@ const checks: Check[] = [
     title: 'Latch doors or nets',
     zone: 'seat',
     method: 'operate',
+    moves: BY_HAND,
     seconds: 5,
     criterion: 'Stay shut.',
     symptoms: [
@@ -258,13 +276,14 @@ const checks: Check[] = [
     title: 'Latch the cargo bed',
     zone: 'rear',
     method: 'operate',
+    moves: BY_HAND,
     seconds: 6,
     criterion: 'Down and latched, load tied low.',
     symptoms: [
       body.stops('bed-unlatched', 'Does not latch'),
       body.repairs('load-high', 'Load high or loose'),
     ],
-    fixes: ['Tie it low'],
+    fixes: { 'load-high': ['Tie it low'] },
     why: 'A high load turns it over.',
   }),
   check({
@@ -281,8 +300,13 @@ const checks: Check[] = [
         bars: 'dark',
         worse: [{ in: 'dark', harm: 'stop', because: 'it is small and dark' }],
       }),
+      faultsOf('lamps').repairs('lens-dirty', 'Too dirty to be seen', {
+        condition: 'Wipe it before leaving.',
+        bars: 'before-leaving',
+        worse: [{ in: 'dark', harm: 'stop', because: 'it is small and dark' }],
+      }),
     ],
-    fixes: ['Wipe the lens'],
+    fixes: { 'lens-dirty': ['Wipe the lens'] },
     why: 'It is lower than a hood.',
   }),
   check({
@@ -290,6 +314,8 @@ const checks: Check[] = [
     title: 'Horn and reverse alarm',
     zone: 'seat',
     method: 'operate',
+    moves: moved('horn', 'electric', [], { clear: 'hand', held: 'no-matter' }),
+    needs: ['key-on', 'parking-brake-set'],
     seconds: 5,
     criterion: 'Both sound.',
     symptoms: [faultsOf('horn').repairs('horn-dead', 'Dead')],
@@ -303,7 +329,7 @@ const checks: Check[] = [
     seconds: 6,
     criterion: 'Full, sealed, in date.',
     symptoms: [faultsOf('emergency').repairs('extinguisher-out', 'Missing, empty or out of date')],
-    fixes: ['Fetch one'],
+    fixes: { 'extinguisher-out': ['Fetch one'] },
     why: 'Grass burns fast.',
   }),
   check({
@@ -311,6 +337,7 @@ const checks: Check[] = [
     title: 'Press the throttle and let go',
     zone: 'seat',
     method: 'operate',
+    moves: BY_HAND,
     needs: ['engine-off'],
     seconds: 4,
     criterion: 'Snaps back.',
@@ -324,8 +351,11 @@ const checks: Check[] = [
     method: 'shake',
     seconds: 5,
     criterion: 'Tight, clean.',
-    symptoms: [faultsOf('electrical', ['road', 'yard']).repairs('battery-loose', 'Loose or green')],
-    fixes: ['Tighten it'],
+    symptoms: [
+      faultsOf('electrical', ['road', 'yard']).repairs('battery-loose', 'Loose'),
+      faultsOf('electrical', ['road', 'yard']).repairs('battery-green', 'Terminals green'),
+    ],
+    fixes: { 'battery-loose': ['Tighten it'] },
     why: 'It jumps on every rut.',
   }),
   check({
@@ -341,7 +371,7 @@ const checks: Check[] = [
         mostKmh: 10,
       }),
     ],
-    fixes: ['Fetch it'],
+    fixes: { 'helmet-missing': ['Fetch it'] },
     why: 'Branches come in at the front.',
   }),
 ];

@@ -1,6 +1,6 @@
 import { controlChecks, hydraulicChecks } from '../shared/hydraulics';
 import type { Check, Module, Procedure } from '../types';
-import { caution, check, faultsOf, module, place, rect } from '../write';
+import { BY_HAND, caution, check, faultsOf, module, moved, place, rect } from '../write';
 
 const { stops, repairs, watches } = faultsOf('boom', ['crane']);
 const road = faultsOf('boom', ['road', 'crane']);
@@ -18,12 +18,16 @@ const checks: Check[] = [
     zone: 'curb-side',
     takes: ['crane'],
     of: 'of the crane',
+    lies: ['boom-cradled'],
   }),
   ...controlChecks({
     prefix: 'loader-crane',
     zone: 'crane-controls',
     takes: ['crane'],
     of: 'of the crane',
+    part: 'crane',
+    by: 'power-take-off',
+    needs: ['engine-idling', 'power-take-off', 'outriggers-set', 'chocked'],
   }),
   check({
     id: 'loader-crane.bolts',
@@ -80,6 +84,7 @@ const checks: Check[] = [
     title: 'Open the latch of the hook, look at throat and swivel',
     zone: 'curb-side',
     method: 'operate',
+    moves: BY_HAND,
     seconds: 10,
     criterion: 'Latch springs shut, throat not opened, turns freely, no crack.',
     source: '29 CFR 1926.1412(d)(1)(v)',
@@ -103,15 +108,16 @@ const checks: Check[] = [
     source: '29 CFR 1910.184(d), 1926.251',
     symptoms: [
       rig.stops('sling-worn', 'Cut, burnt, stitch broken or stretched', {
-        fixable: true,
         fixLeaves: 'repair',
       }),
       rig.stops('tag-gone', 'Tag missing or cannot be read', {
-        fixable: true,
         fixLeaves: 'repair',
       }),
     ],
-    fixes: ['Lay it aside and take another'],
+    fixes: {
+      'sling-worn': ['Lay it aside and take another'],
+      'tag-gone': ['Lay it aside and take another'],
+    },
     why: 'What is worn today breaks on the heaviest lift.',
   }),
   check({
@@ -122,10 +128,8 @@ const checks: Check[] = [
     phases: ['pre-trip', 'before-use'],
     seconds: 8,
     criterion: 'Right pin, straight, load can be read.',
-    symptoms: [
-      rig.stops('shackle-bent', 'Bent or wrong pin', { fixable: true, fixLeaves: 'repair' }),
-    ],
-    fixes: ['Lay it aside and take another'],
+    symptoms: [rig.stops('shackle-bent', 'Bent or wrong pin', { fixLeaves: 'repair' })],
+    fixes: { 'shackle-bent': ['Lay it aside and take another'] },
     why: 'A bolt is no shackle pin.',
   }),
   check({
@@ -146,16 +150,16 @@ const checks: Check[] = [
     zone: 'driver-side',
     each: 'outrigger',
     method: 'shake',
+    needs: ['outriggers-in', 'secured'],
     phases: ['pre-trip', 'under-way', 'post-trip'],
     seconds: 8,
     criterion: 'Both locks in, pins in, lamp out.',
     symptoms: [
       faultsOf('outriggers', ['road', 'crane']).stops('beam-unlocked', 'A lock does not hold', {
-        fixable: true,
         fixLeaves: 'repair',
       }),
     ],
-    fixes: ['Push it in and lock it'],
+    fixes: { 'beam-unlocked': ['Push it in and lock it'] },
     why: 'A beam that slides out in a bend sweeps the sidewalk.',
   }),
   check({
@@ -168,7 +172,7 @@ const checks: Check[] = [
     criterion: 'Straight, feet swivel, pads aboard.',
     symptoms: [
       legs.stops('leg-bent', 'Leg bent or leaking'),
-      legs.repairs('pads-missing', 'Pads missing'),
+      legs.stops('pads-missing', 'Pads missing'),
     ],
     why: 'The foot carries half the truck.',
   }),
@@ -177,7 +181,19 @@ const checks: Check[] = [
     title: 'Try the overload protection at the end of a boom',
     zone: 'crane-controls',
     method: 'operate',
-    needs: ['outriggers-set', 'power-take-off', 'area-clear', 'oil-warm'],
+    moves: moved('crane', 'power-take-off', ['crane'], {
+      held: 'brake-and-chocks',
+      takesAway: 'load within the chart',
+    }),
+    needs: [
+      'engine-idling',
+      'power-take-off',
+      'outriggers-set',
+      'parking-brake-set',
+      'chocked',
+      'area-clear',
+      'oil-warm',
+    ],
     phases: ['weekly', 'before-use'],
     seconds: 20,
     criterion: 'Warns and stops what makes it worse.',
@@ -191,7 +207,18 @@ const checks: Check[] = [
     zone: 'crane-controls',
     each: 'emergency-stop',
     method: 'operate',
-    needs: ['power-take-off', 'area-clear'],
+    moves: moved('crane', 'power-take-off', ['crane'], {
+      held: 'brake-and-chocks',
+      takesAway: 'emergency stop',
+    }),
+    needs: [
+      'engine-idling',
+      'power-take-off',
+      'outriggers-set',
+      'parking-brake-set',
+      'chocked',
+      'area-clear',
+    ],
     seconds: 8,
     criterion: 'Everything stands; must be reset.',
     symptoms: [stops('stop-dead', 'Movement goes on')],
@@ -202,14 +229,22 @@ const checks: Check[] = [
     title: 'Try the remote: battery, neutral, stop',
     zone: 'crane-controls',
     method: 'operate',
-    needs: ['area-clear'],
+    moves: moved('crane', 'power-take-off', ['crane'], { held: 'brake-and-chocks' }),
+    needs: [
+      'engine-idling',
+      'power-take-off',
+      'outriggers-set',
+      'parking-brake-set',
+      'chocked',
+      'area-clear',
+    ],
     seconds: 12,
     criterion: 'Charged, levers spring back, stop works, spare aboard.',
     symptoms: [
       stops('remote-sticks', 'Lever sticks or stop is dead'),
       repairs('remote-low', 'Battery low, no spare'),
     ],
-    fixes: ['Change the battery'],
+
     why: 'It fails with the load in the air.',
   }),
   check({
@@ -235,7 +270,7 @@ const checks: Check[] = [
     symptoms: [
       repairs('ppe-missing', 'Not aboard', { condition: 'No lifting without it.', bars: 'job' }),
     ],
-    fixes: ['Fetch it'],
+    fixes: { 'ppe-missing': ['Fetch it'] },
     why: 'The hook finds heads.',
   }),
   check({
@@ -243,6 +278,7 @@ const checks: Check[] = [
     title: 'Folded, in its rest, locked',
     zone: 'curb-side',
     method: 'look',
+    needs: ['boom-cradled', 'outriggers-in'],
     phases: ['pre-trip', 'under-way', 'post-trip'],
     seconds: 8,
     criterion: 'In the rest, slewing locked, hook tied, height below the card.',
@@ -255,7 +291,7 @@ const checks: Check[] = [
     zone: 'driver-side',
     method: 'grease',
     phases: ['weekly'],
-    needs: ['grease-gun', 'engine-off'],
+    needs: ['boom-cradled', 'secured', 'grease-gun'],
     seconds: 240,
     criterion: 'Fresh grease shows at each.',
     symptoms: [repairs('fitting-blocked', 'A fitting takes no grease')],
@@ -266,7 +302,16 @@ const checks: Check[] = [
     title: 'Run every function once, unloaded',
     zone: 'crane-controls',
     method: 'operate',
-    needs: ['power-take-off', 'area-clear', 'outriggers-set', 'parking-brake-set', 'oil-warm'],
+    moves: moved('crane', 'power-take-off', ['crane'], { held: 'brake-and-chocks' }),
+    needs: [
+      'engine-idling',
+      'power-take-off',
+      'outriggers-set',
+      'parking-brake-set',
+      'chocked',
+      'area-clear',
+      'oil-warm',
+    ],
     helper: 'may-help',
     seconds: 180,
     criterion: 'Smooth, no drift, holds in every position.',
@@ -351,6 +396,7 @@ export const loaderCrane: Module = module({
   id: 'loader-crane',
   title: 'Knuckle-boom loader crane',
   build: 'fitted',
+  apart: ['ppe', 'chart', 'warning', 'slings', 'shackles'],
   vehicleClass: 'machine',
   length: 0.9,
   width: 2.5,

@@ -6,7 +6,7 @@ import {
   ofChassis,
 } from '../chassis';
 import type { Check, Module } from '../types';
-import { caution, check, faultsOf, module, place, rect } from '../write';
+import { BY_HAND, caution, check, faultsOf, module, moved, place, rect } from '../write';
 
 const P = 'off-road';
 const { stops, repairs, watches } = faultsOf('body', ['road']);
@@ -43,7 +43,7 @@ const own: Check[] = [
     seconds: 20,
     criterion: 'At its placard.',
     symptoms: [repairs('spare-low', 'Low')],
-    fixes: ['Fill it'],
+    fixes: { 'spare-low': ['Fill it'] },
     why: 'It is flat when it is needed.',
   }),
   check({
@@ -53,8 +53,8 @@ const own: Check[] = [
     method: 'look',
     seconds: 10,
     criterion: 'Seated, tied, no tear.',
-    symptoms: [repairs('bow-loose', 'Bow not seated or cover torn')],
-    fixes: ['Seat and tie it'],
+    symptoms: [repairs('bow-loose', 'Bow not seated'), repairs('cover-torn', 'Cover torn')],
+    fixes: { 'bow-loose': ['Seat and tie it'] },
     why: 'A bow comes down on heads.',
   }),
   check({
@@ -63,6 +63,7 @@ const own: Check[] = [
     zone: 'rear',
     each: 'troop-seat',
     method: 'operate',
+    moves: BY_HAND,
     seconds: 12,
     criterion: 'Legs lock, slats whole.',
     symptoms: [
@@ -76,6 +77,7 @@ const own: Check[] = [
     title: 'Hook the safety strap across the tailgate',
     zone: 'rear',
     method: 'operate',
+    moves: BY_HAND,
     seconds: 6,
     criterion: 'Hooks both sides, not frayed.',
     symptoms: [seats.stops('strap-gone', 'Missing or frayed')],
@@ -89,10 +91,10 @@ const own: Check[] = [
     seconds: 10,
     criterion: 'All in, on their chains.',
     symptoms: [
-      stops('pin-out', 'A pin missing', { fixable: true, fixLeaves: 'watch' }),
+      stops('pin-out', 'A pin missing', { fixLeaves: 'watch' }),
       repairs('chain-gone', 'A chain missing'),
     ],
-    fixes: ['Put in a pin'],
+    fixes: { 'pin-out': ['Put in a pin'] },
     why: 'The tailgate drops on a shin.',
   }),
   check({
@@ -100,7 +102,8 @@ const own: Check[] = [
     title: 'Choose each mode of the tyre inflation',
     zone: 'seat',
     method: 'operate',
-    needs: ['engine-idling', 'air-charged'],
+    moves: moved('inflation', 'air', ['road'], { clear: 'hand' }),
+    needs: ['engine-idling', 'air-charged', 'parking-brake-set'],
     seconds: 60,
     criterion: 'Goes to each pressure and holds, lamp out.',
     symptoms: [
@@ -126,6 +129,7 @@ const own: Check[] = [
     title: 'Shift the transfer case through its ranges',
     zone: 'seat',
     method: 'operate',
+    moves: moved('transfer-case', 'engine', ['road'], { clear: 'hand', ends: 'road range' }),
     needs: ['engine-idling', 'parking-brake-set'],
     seconds: 20,
     criterion: 'Engages each, lamp right.',
@@ -150,7 +154,7 @@ const own: Check[] = [
       drive.repairs('case-leak', 'Drips'),
       drive.watches('vent-clogged', 'Vent full of mud'),
     ],
-    fixes: ['Clean the vent'],
+    fixes: { 'vent-clogged': ['Clean the vent'] },
     why: 'Water goes in where mud plugs the vent.',
   }),
   check({
@@ -158,6 +162,7 @@ const own: Check[] = [
     title: 'Open, close and pin the tow pintle',
     zone: 'rear',
     method: 'operate',
+    moves: BY_HAND,
     seconds: 8,
     criterion: 'Locks, pinned, turns.',
     symptoms: [
@@ -181,6 +186,7 @@ const own: Check[] = [
     title: 'Turn the lamp switch through every place',
     zone: 'front',
     method: 'operate',
+    moves: BY_HAND,
     needs: ['lamps-on'],
     seconds: 12,
     criterion: 'Road lamps in theirs, blackout lamps in theirs, never both.',
@@ -198,8 +204,8 @@ const own: Check[] = [
     phases: ['before-use', 'monthly'],
     seconds: 10,
     criterion: 'In for water, out for road.',
-    symptoms: [repairs('plug-wrong', 'Not as the way needs it', { fixable: true })],
-    fixes: ['Set the plugs'],
+    symptoms: [repairs('plug-wrong', 'Not as the way needs it')],
+    fixes: { 'plug-wrong': ['Set the plugs'] },
     why: 'A flooded clutch stays in the ford.',
   }),
   check({
@@ -220,7 +226,7 @@ const own: Check[] = [
     seconds: 9,
     criterion: 'There and strapped.',
     symptoms: [repairs('tool-missing', 'Something missing'), watches('strap-loose', 'Strap loose')],
-    fixes: ['Fetch it', 'Strap it'],
+    fixes: { 'tool-missing': ['Fetch it'], 'strap-loose': ['Strap it'] },
     why: 'One digs out by hand.',
   }),
 ];

@@ -1,5 +1,5 @@
 import type { Check, Module } from '../types';
-import { caution, check, faultsOf, module, place, rect } from '../write';
+import { BY_HAND, caution, check, faultsOf, module, place, rect } from '../write';
 
 const { stops, repairs, watches } = faultsOf('load', ['road']);
 const whip = caution('WARNING', 'A tight binder strikes back. Stand out of its swing.');
@@ -17,7 +17,7 @@ const checks: Check[] = [
       repairs('board-broken', 'Board broken or loose'),
       repairs('deck-iced', 'Ice, oil or stones on it', { condition: 'Clear it before loading.' }),
     ],
-    fixes: ['Sweep it'],
+    fixes: { 'deck-iced': ['Sweep it'] },
     why: 'What lies on it flies off or slides under the load.',
   }),
   check({
@@ -29,10 +29,10 @@ const checks: Check[] = [
     seconds: 6,
     criterion: 'Seated, tied at the corners.',
     symptoms: [
-      stops('stake-loose', 'Does not seat', { fixable: true, fixLeaves: 'repair' }),
+      stops('stake-loose', 'Does not seat', { fixLeaves: 'repair' }),
       repairs('stake-cracked', 'Cracked'),
     ],
-    fixes: ['Seat and tie it'],
+    fixes: { 'stake-loose': ['Seat and tie it'] },
     why: 'A rack that lifts out falls into traffic.',
   }),
   check({
@@ -55,6 +55,7 @@ const checks: Check[] = [
     zone: 'driver-side',
     each: 'tie-point',
     method: 'operate',
+    moves: BY_HAND,
     seconds: 6,
     criterion: 'Pawl drops in, no bend, slides locked.',
     symptoms: [repairs('pawl-worn', 'Pawl slips or is worn'), repairs('winch-bent', 'Bent')],
@@ -73,10 +74,13 @@ const checks: Check[] = [
     criterion: 'No cut, no indicator thread showing, tag can be read.',
     source: '49 CFR 393.104(b), (f)',
     symptoms: [
-      stops('strap-cut', 'Cut, burnt or thread showing', { fixable: true, fixLeaves: 'repair' }),
+      stops('strap-cut', 'Cut, burnt or thread showing', { fixLeaves: 'repair' }),
       repairs('tag-gone', 'Tag cannot be read'),
     ],
-    fixes: ['Lay it aside and take another'],
+    fixes: {
+      'strap-cut': ['Lay it aside and take another'],
+      'tag-gone': ['Lay it aside and take another'],
+    },
     why: 'The thread shows before it breaks.',
   }),
   check({
@@ -91,12 +95,14 @@ const checks: Check[] = [
     source: '49 CFR 393.104(c)',
     symptoms: [
       stops('chain-cracked', 'Cracked, stretched or bent link', {
-        fixable: true,
         fixLeaves: 'repair',
       }),
       repairs('chain-worn', 'Worn link'),
     ],
-    fixes: ['Lay it aside and take another'],
+    fixes: {
+      'chain-cracked': ['Lay it aside and take another'],
+      'chain-worn': ['Lay it aside and take another'],
+    },
     why: 'One link is the chain.',
   }),
   check({
@@ -104,13 +110,17 @@ const checks: Check[] = [
     title: 'Open and close each binder',
     zone: 'curb-side',
     method: 'operate',
+    moves: BY_HAND,
     seconds: 9,
     criterion: 'Locks over centre or ratchets; hooks not opened.',
     symptoms: [
-      stops('binder-bent', 'Bent or does not hold', { fixable: true, fixLeaves: 'repair' }),
+      stops('binder-bent', 'Bent or does not hold', { fixLeaves: 'repair' }),
       repairs('binder-dry', 'Stiff'),
     ],
-    fixes: ['Lay it aside and take another'],
+    fixes: {
+      'binder-bent': ['Lay it aside and take another'],
+      'binder-dry': ['Lay it aside and take another'],
+    },
     cautions: [whip],
     why: 'It opens by itself when it is not over centre.',
   }),
@@ -135,11 +145,15 @@ const checks: Check[] = [
     criterion: 'Does not move; edges protected; enough tie-downs for length and weight.',
     source: '49 CFR 393.106, 393.110',
     symptoms: [
-      stops('load-moves', 'Moves', { fixable: true, fixLeaves: 'watch' }),
-      stops('too-few', 'Too few tie-downs', { fixable: true, fixLeaves: 'watch' }),
+      stops('load-moves', 'Moves', { fixLeaves: 'watch' }),
+      stops('too-few', 'Too few tie-downs', { fixLeaves: 'watch' }),
       repairs('edge-bare', 'Strap over a bare edge'),
     ],
-    fixes: ['Tighten it', 'Add a tie-down', 'Put an edge protector under'],
+    fixes: {
+      'load-moves': ['Tighten it', 'Add a tie-down'],
+      'too-few': ['Add a tie-down'],
+      'edge-bare': ['Put an edge protector under'],
+    },
     cautions: [whip],
     why: 'It wants to go on when you brake.',
   }),
@@ -153,7 +167,7 @@ const checks: Check[] = [
     criterion: 'As tight as at the start.',
     source: '49 CFR 392.9(b)(2), (3)',
     symptoms: [repairs('settled', 'Settled or loose')],
-    fixes: ['Tighten it'],
+    fixes: { settled: ['Tighten it'] },
     why: 'Everything settles in the first eighty kilometres.',
   }),
   check({
@@ -166,11 +180,10 @@ const checks: Check[] = [
     source: '49 CFR 393.87, 393.11',
     symptoms: [
       stops('overhang-unmarked', 'Sticks out and is not marked', {
-        fixable: true,
         fixLeaves: 'watch',
       }),
     ],
-    fixes: ['Put on a flag or a lamp'],
+    fixes: { 'overhang-unmarked': ['Put on a flag or a lamp'] },
     why: 'The end of a pipe is not seen.',
   }),
   check({
@@ -180,8 +193,8 @@ const checks: Check[] = [
     method: 'look',
     seconds: 8,
     criterion: 'Tied, no flapping end, no tear.',
-    symptoms: [repairs('tarp-torn', 'Torn or loose')],
-    fixes: ['Tie it'],
+    symptoms: [repairs('tarp-torn', 'Torn'), repairs('tarp-loose', 'Loose')],
+    fixes: { 'tarp-loose': ['Tie it'] },
     why: 'It whips a windscreen.',
   }),
   check({
@@ -192,7 +205,7 @@ const checks: Check[] = [
     seconds: 7,
     criterion: 'Shut, nothing lying about.',
     symptoms: [repairs('loose-gear', 'Gear lies loose')],
-    fixes: ['Stow it'],
+    fixes: { 'loose-gear': ['Stow it'] },
     why: 'A binder off the deck is a missile.',
   }),
   check({
@@ -224,8 +237,8 @@ const checks: Check[] = [
     seconds: 8,
     criterion: 'Whole, clean, under every piece that can roll or slide.',
     source: '49 CFR 393.106(c)',
-    symptoms: [repairs('dunnage-missing', 'Missing or split', { fixable: true })],
-    fixes: ['Put one under'],
+    symptoms: [repairs('dunnage-missing', 'Missing or split')],
+    fixes: { 'dunnage-missing': ['Put one under'] },
     why: 'Steel on steel has no grip.',
   }),
   check({
@@ -235,8 +248,8 @@ const checks: Check[] = [
     method: 'shake',
     seconds: 7,
     criterion: 'Latched and pinned.',
-    symptoms: [stops('gate-open', 'Does not latch', { fixable: true, fixLeaves: 'repair' })],
-    fixes: ['Latch and pin it'],
+    symptoms: [stops('gate-open', 'Does not latch', { fixLeaves: 'repair' })],
+    fixes: { 'gate-open': ['Latch and pin it'] },
     why: 'It opens at the first curb.',
   }),
 ];

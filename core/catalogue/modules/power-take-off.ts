@@ -1,6 +1,6 @@
 import { neverFeel } from '../shared/hydraulics';
 import type { Check, Module } from '../types';
-import { caution, check, faultsOf, leak, module, rect } from '../write';
+import { caution, check, faultsOf, leak, module, moved, rect } from '../write';
 
 const { stops, repairs, watches } = faultsOf('power-take-off', [
   'dump',
@@ -98,9 +98,9 @@ const checks: Check[] = [
         condition: 'Top up with the right oil before the equipment is used.',
       }),
       stops('tank-empty', 'Nothing in the glass'),
-      stops('tank-milky', 'Milky or foaming oil', {}),
+      stops('tank-milky', 'Milky or foaming oil'),
     ],
-    fixes: ['Top up with the oil on the label'],
+    fixes: { 'tank-low': ['Top up with the oil on the label'] },
     why: 'Air in the oil makes a lift jerk and drop.',
   }),
   check({
@@ -111,10 +111,11 @@ const checks: Check[] = [
     seconds: 6,
     criterion: 'Cap tight, breather clean.',
     symptoms: [
-      repairs('cap-loose', 'Cap loose or missing'),
+      repairs('cap-loose', 'Cap loose'),
+      repairs('cap-missing', 'Cap missing'),
       watches('breather-clogged', 'Breather clogged with dirt or salt'),
     ],
-    fixes: ['Wipe it', 'Close the cap'],
+    fixes: { 'cap-loose': ['Close the cap'], 'breather-clogged': ['Wipe it'] },
     why: 'Salt water goes in where air comes out.',
   }),
   check({
@@ -124,10 +125,8 @@ const checks: Check[] = [
     method: 'look',
     seconds: 5,
     criterion: 'Handle along the line, wired.',
-    symptoms: [
-      stops('suction-closed', 'Closed or half closed', { fixable: true, fixLeaves: 'watch' }),
-    ],
-    fixes: ['Open it'],
+    symptoms: [stops('suction-closed', 'Closed or half closed', { fixLeaves: 'watch' })],
+    fixes: { 'suction-closed': ['Open it'] },
     why: 'A pump that runs dry is scrap in seconds.',
   }),
   check({
@@ -136,7 +135,7 @@ const checks: Check[] = [
     zone: 'curb-side',
     method: 'look',
     phases: ['pre-trip', 'weekly'],
-    needs: ['engine-idling', 'power-take-off'],
+    needs: ['engine-idling', 'power-take-off', 'parking-brake-set'],
     seconds: 8,
     criterion: 'In the clean field with warm oil.',
     symptoms: [repairs('filter-full', 'In the red with warm oil')],
@@ -147,7 +146,9 @@ const checks: Check[] = [
     title: 'Engage it and look for the lamp',
     zone: 'seat',
     method: 'operate',
-    needs: ['engine-idling', 'parking-brake-set'],
+    moves: moved('power-take-off', 'engine', [], { ends: 'engaged' }),
+    does: ['power-take-off'],
+    needs: ['engine-idling', 'parking-brake-set', 'area-clear'],
     seconds: 10,
     criterion: 'Engages without grinding, lamp on; lamp off when it is out.',
     symptoms: [
@@ -155,6 +156,7 @@ const checks: Check[] = [
       stops('pto-stays-in', 'Does not come out', { takes: ['road', ...everything] }),
       repairs('pto-lamp-dead', 'Lamp does not light', {
         condition: 'Look at the shaft before driving off.',
+        bars: 'before-leaving',
       }),
     ],
     why: 'Driving off with it engaged wrecks pump and hoses.',
@@ -164,7 +166,7 @@ const checks: Check[] = [
     title: 'Listen to the pump with the oil cold, then warm',
     zone: 'seat',
     method: 'listen',
-    needs: ['engine-idling', 'power-take-off'],
+    needs: ['engine-idling', 'power-take-off', 'parking-brake-set'],
     seconds: 20,
     criterion: 'Even hum; whine of cold oil gone after some minutes.',
     symptoms: [
@@ -178,8 +180,9 @@ const checks: Check[] = [
     title: 'Hold one function at its end and listen for the relief valve',
     zone: 'seat',
     method: 'operate',
+    moves: moved('relief', 'power-take-off', []),
     phases: ['monthly'],
-    needs: ['engine-idling', 'power-take-off', 'area-clear', 'oil-warm'],
+    needs: ['engine-idling', 'power-take-off', 'area-clear', 'oil-warm', 'parking-brake-set'],
     seconds: 15,
     criterion: 'It hisses and the engine pulls down a little; no hose jumps.',
     symptoms: [
@@ -198,7 +201,7 @@ const checks: Check[] = [
     seconds: 7,
     criterion: 'Fins clear, fan turns, no drip.',
     symptoms: [
-      repairs('cooler-packed', 'Packed with dirt or salt', { fixable: true }),
+      repairs('cooler-packed', 'Packed with dirt or salt'),
       leak(
         'cooler-leak',
         'Oil at the cooler',
@@ -207,7 +210,7 @@ const checks: Check[] = [
         everything,
       ),
     ],
-    fixes: ['Brush it out'],
+    fixes: { 'cooler-packed': ['Brush it out'] },
     why: 'Hot oil is thin and lets everything sag.',
   }),
   check({
@@ -235,7 +238,7 @@ const checks: Check[] = [
       repairs('coupler-worn', 'Does not lock or weeps'),
       watches('cap-lost', 'Dust cap missing'),
     ],
-    fixes: ['Wipe it', 'Put a cap on'],
+    fixes: { 'cap-lost': ['Put a cap on'] },
     cautions: [neverFeel],
     why: 'Grit at a coupler ends in the spinner motor.',
   }),
@@ -246,6 +249,7 @@ export const powerTakeOff: Module = module({
   id: 'power-take-off',
   title: 'Power take-off and hydraulics',
   build: 'fitted',
+  apart: ['hour-meter', 'tank.level'],
   vehicleClass: 'goods',
   length: 1.2,
   width: 1,

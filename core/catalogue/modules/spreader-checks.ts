@@ -1,6 +1,6 @@
 import { hydraulicChecks, neverFeel, pinch } from '../shared/hydraulics';
 import type { Check } from '../types';
-import { caution, check, faultsOf } from '../write';
+import { caution, check, faultsOf, moved } from '../write';
 
 const { stops, repairs, watches } = faultsOf('spreader', ['spread']);
 const road = faultsOf('spreader', ['road', 'spread']);
@@ -49,9 +49,10 @@ export const spreaderChecks: Check[] = [
       road.stops('tie-gone', 'Missing or broken'),
       road.repairs('tie-loose', 'Loose', {
         condition: 'Tighten it before leaving and look again at the reload.',
+        bars: 'before-leaving',
       }),
     ],
-    fixes: ['Tighten and lock it'],
+    fixes: { 'tie-loose': ['Tighten and lock it'] },
     why: 'A loaded hopper that slides goes through the cab.',
   }),
   check({
@@ -64,11 +65,10 @@ export const spreaderChecks: Check[] = [
     criterion: 'Up, pinned, none hanging.',
     symptoms: [
       road.stops('leg-down', 'A leg hangs or its pin is missing', {
-        fixable: true,
         fixLeaves: 'watch',
       }),
     ],
-    fixes: ['Pin it up'],
+    fixes: { 'leg-down': ['Pin it up'] },
     why: 'A leg that drops digs into the road.',
   }),
   check({
@@ -76,6 +76,7 @@ export const spreaderChecks: Check[] = [
     title: 'Look into the hopper from the ladder',
     zone: 'rear',
     method: 'look',
+    needs: ['secured'],
     phases: ['pre-trip', 'post-trip'],
     seconds: 14,
     criterion: 'Empty of lumps and frozen build-up, screens whole and latched.',
@@ -107,7 +108,7 @@ export const spreaderChecks: Check[] = [
     title: 'Look at conveyor chain, bars and belt',
     zone: 'rear',
     method: 'look',
-    needs: ['lamp', 'engine-off'],
+    needs: ['secured', 'lamp'],
     phases: ['pre-trip', 'post-trip'],
     seconds: 14,
     criterion: 'Straight bars, a hand of sag, no link stiff, belt not torn.',
@@ -125,7 +126,7 @@ export const spreaderChecks: Check[] = [
     title: 'Shake the conveyor shafts in their bearings',
     zone: 'rear',
     method: 'shake',
-    needs: ['gloves', 'engine-off'],
+    needs: ['secured', 'gloves'],
     phases: ['pre-trip', 'weekly'],
     seconds: 9,
     criterion: 'No play, bolts tight, take-ups even.',
@@ -142,7 +143,7 @@ export const spreaderChecks: Check[] = [
     zone: 'rear',
     method: 'look',
     phases: ['weekly', 'hook-up'],
-    needs: ['rag', 'engine-off'],
+    needs: ['secured', 'rag'],
     seconds: 25,
     criterion: 'At the plug, of the kind on the label, not milky.',
     symptoms: [
@@ -150,7 +151,7 @@ export const spreaderChecks: Check[] = [
       stops('gear-oil-milky', 'Milky or full of metal'),
       repairs('gear-oil-wrong', 'Not the kind on the label'),
     ],
-    fixes: ['Top up with the oil on the label'],
+    fixes: { 'gear-oil-low': ['Top up with the oil on the label'] },
     why: 'The wrong oil is stiff at twenty below.',
   }),
   check({
@@ -158,7 +159,7 @@ export const spreaderChecks: Check[] = [
     title: 'Turn the spinner by hand',
     zone: 'rear',
     method: 'feel',
-    needs: ['gloves', 'engine-off'],
+    needs: ['secured', 'gloves'],
     phases: ['pre-trip', 'post-trip'],
     seconds: 10,
     criterion: 'Shaft straight, runs true, all blades tight.',
@@ -174,6 +175,7 @@ export const spreaderChecks: Check[] = [
     title: 'Look at bolts and plates of the spinner shaft',
     zone: 'rear',
     method: 'look',
+    needs: ['secured'],
     seconds: 7,
     criterion: 'All there, locked.',
     symptoms: [stops('shaft-bolt', 'A bolt or plate missing')],
@@ -188,10 +190,10 @@ export const spreaderChecks: Check[] = [
     seconds: 8,
     criterion: 'At the opening that the card was made for, locked.',
     symptoms: [
-      repairs('gate-wrong', 'Another opening than on the card', { fixable: true }),
+      repairs('gate-wrong', 'Another opening than on the card'),
       stops('gate-stuck', 'Does not move or lock'),
     ],
-    fixes: ['Set it to the card and lock it'],
+    fixes: { 'gate-wrong': ['Set it to the card and lock it'] },
     why: 'Two notches more are twice the salt.',
   }),
   check({
@@ -224,10 +226,11 @@ export const spreaderChecks: Check[] = [
       }),
       lamps.repairs('lens-dirty', 'Covered in salt', {
         condition: 'Wipe it before leaving.',
+        bars: 'before-leaving',
         worse: [{ in: 'dark', harm: 'stop', because: 'a covered lamp is no lamp in the dark' }],
       }),
     ],
-    fixes: ['Wipe the lens', 'Swap the bulb'],
+    fixes: { 'lamp-out': ['Swap the bulb'], 'lens-dirty': ['Wipe the lens'] },
     why: 'The body covers the lamps of the truck.',
   }),
   check({
@@ -245,8 +248,14 @@ export const spreaderChecks: Check[] = [
           { in: 'dark', harm: 'stop', because: 'a slow truck is hit from behind in the dark' },
         ],
       }),
+      repairs('beacon-dirty', 'Covered in salt', {
+        condition: 'Not on a road with traffic.',
+        worse: [
+          { in: 'dark', harm: 'stop', because: 'a slow truck is hit from behind in the dark' },
+        ],
+      }),
     ],
-    fixes: ['Wipe it'],
+    fixes: { 'beacon-dirty': ['Wipe it'] },
     why: 'It works at half the speed of the traffic.',
   }),
   check({
@@ -264,7 +273,7 @@ export const spreaderChecks: Check[] = [
         ],
       }),
     ],
-    fixes: ['Wipe the lens'],
+
     why: 'It is how one sees that material comes.',
   }),
   check({
@@ -276,7 +285,7 @@ export const spreaderChecks: Check[] = [
     phases: ['pre-trip', 'hook-up'],
     criterion: 'Dry, locked, no green, cables tied.',
     symptoms: [repairs('plug-corroded', 'Green or wet'), repairs('cable-chafed', 'Chafed')],
-    fixes: ['Dry it and spray it'],
+    fixes: { 'plug-corroded': ['Dry it and spray it'] },
     why: 'Salt water is in every plug by January.',
   }),
   check({
@@ -284,15 +293,15 @@ export const spreaderChecks: Check[] = [
     title: 'Wipe and lock the three hoses',
     zone: 'driver-side',
     method: 'clean',
-    needs: ['rag', 'gloves', 'engine-off'],
+    needs: ['secured', 'rag', 'gloves'],
     phases: ['hook-up', 'pre-trip'],
     seconds: 20,
     criterion: 'Clean, each on its mark, collar locked.',
     symptoms: [
       repairs('coupling-weeps', 'Weeps'),
-      stops('hose-swapped', 'Two hoses swapped', { fixable: true, fixLeaves: 'watch' }),
+      stops('hose-swapped', 'Two hoses swapped', { fixLeaves: 'watch' }),
     ],
-    fixes: ['Put each on its mark'],
+    fixes: { 'hose-swapped': ['Put each on its mark'] },
     cautions: [neverFeel],
     why: 'Swapped hoses run the conveyor backwards.',
   }),
@@ -309,7 +318,7 @@ export const spreaderChecks: Check[] = [
         bars: 'job',
       }),
     ],
-    fixes: ['Fetch it'],
+    fixes: { 'card-missing': ['Fetch it'] },
     why: 'Without it one spreads by feel, and that is too much.',
   }),
   check({
@@ -317,6 +326,7 @@ export const spreaderChecks: Check[] = [
     title: 'Wake the control and read it',
     zone: 'seat',
     method: 'operate',
+    moves: moved('control', 'electric', ['spread'], { clear: 'hand', held: 'no-matter' }),
     needs: ['key-on'],
     seconds: 10,
     criterion: 'Self-test passes, rate and width as on the card.',
@@ -331,7 +341,8 @@ export const spreaderChecks: Check[] = [
     title: 'Let it turn until the oil is warm',
     zone: 'spreader-controls',
     method: 'operate',
-    needs: ['engine-idling', 'power-take-off', 'area-clear'],
+    moves: moved('conveyor', 'power-take-off', ['spread']),
+    needs: ['engine-idling', 'power-take-off', 'area-clear', 'parking-brake-set'],
     when: ['freezing'],
     seconds: 180,
     criterion: 'Turns freely after three minutes.',
@@ -344,6 +355,8 @@ export const spreaderChecks: Check[] = [
     title: 'Run conveyor and spinner empty',
     zone: 'spreader-controls',
     method: 'operate',
+    moves: moved('conveyor', 'power-take-off', ['spread'], { ends: 'power take-off out' }),
+    does: ['power-take-off-off'],
     needs: ['engine-idling', 'power-take-off', 'area-clear', 'parking-brake-set', 'oil-warm'],
     helper: 'needed',
     seconds: 60,
@@ -365,9 +378,12 @@ export const spreaderChecks: Check[] = [
     seconds: 8,
     criterion: 'Below the sides, no stones on edges and bumper.',
     symptoms: [
-      road.repairs('over-edge', 'Heaped over the edge', { condition: 'Level it before leaving.' }),
+      road.repairs('over-edge', 'Heaped over the edge', {
+        condition: 'Level it before leaving.',
+        bars: 'before-leaving',
+      }),
     ],
-    fixes: ['Level it', 'Sweep edges and bumper'],
+    fixes: { 'over-edge': ['Level it', 'Sweep edges and bumper'] },
     why: 'What lies on the edge flies off at the gate.',
   }),
   check({
@@ -379,7 +395,7 @@ export const spreaderChecks: Check[] = [
     seconds: 20,
     criterion: 'Lamps wiped, tie-downs tight, spinner free, nothing dragging.',
     symptoms: [repairs('reload-loose', 'Something has come loose')],
-    fixes: ['Tighten it', 'Wipe the lamps'],
+    fixes: { 'reload-loose': ['Tighten it'] },
     why: 'Every load shakes something loose.',
   }),
   check({
@@ -387,8 +403,9 @@ export const spreaderChecks: Check[] = [
     title: 'Run out what is left onto the pile',
     zone: 'spreader-controls',
     method: 'operate',
+    moves: moved('conveyor', 'power-take-off', []),
     phases: ['post-trip', 'storage'],
-    needs: ['engine-idling', 'power-take-off', 'area-clear'],
+    needs: ['engine-idling', 'power-take-off', 'area-clear', 'parking-brake-set'],
     seconds: 180,
     criterion: 'Hopper and conveyor empty.',
     symptoms: [repairs('left-in', 'Could not be emptied')],
@@ -400,8 +417,9 @@ export const spreaderChecks: Check[] = [
     title: 'Wash it with the conveyor running',
     zone: 'spreader-controls',
     method: 'clean',
+    moves: moved('conveyor', 'power-take-off', []),
     phases: ['post-trip', 'storage'],
-    needs: ['water-hose', 'engine-idling', 'power-take-off'],
+    needs: ['engine-idling', 'power-take-off', 'parking-brake-set', 'area-clear', 'water-hose'],
     helper: 'needed',
     seconds: 420,
     criterion: 'No salt at chain, bearings, lamps and plugs.',
@@ -415,7 +433,7 @@ export const spreaderChecks: Check[] = [
     zone: 'rear',
     method: 'grease',
     phases: ['post-trip', 'storage'],
-    needs: ['engine-off'],
+    needs: ['secured'],
     seconds: 120,
     criterion: 'A film on every link.',
     symptoms: [watches('chain-dry', 'Could not be oiled')],
@@ -428,7 +446,7 @@ export const spreaderChecks: Check[] = [
     zone: 'rear',
     method: 'grease',
     phases: ['weekly', 'storage'],
-    needs: ['grease-gun', 'engine-off'],
+    needs: ['secured', 'grease-gun'],
     seconds: 240,
     criterion: 'Fresh grease shows at each.',
     symptoms: [repairs('fitting-blocked', 'A fitting takes no grease')],
@@ -440,9 +458,13 @@ export const spreaderChecks: Check[] = [
     title: 'Slide it in, set it down, tie it, connect',
     zone: 'rear',
     method: 'operate',
+    moves: moved('slide-in', 'other-machine', ['spread'], {
+      held: 'brake-and-chocks',
+      ends: 'tied down',
+    }),
     phases: ['hook-up'],
     helper: 'needed',
-    needs: ['body-propped', 'area-clear'],
+    needs: ['secured', 'body-down', 'area-clear'],
     seconds: 900,
     criterion: 'Against the stop, centred, four tie-downs, hoses, plug; legs up.',
     symptoms: [road.stops('does-not-fit', 'Does not sit or cannot be tied')],
@@ -454,6 +476,11 @@ export const spreaderChecks: Check[] = [
     title: 'Set it on its stands, drained, covered',
     zone: 'rear',
     method: 'operate',
+    moves: moved('slide-in', 'other-machine', [], {
+      held: 'brake-and-chocks',
+      ends: 'on its stands',
+    }),
+    needs: ['secured', 'body-down', 'area-clear'],
     phases: ['storage'],
     helper: 'needed',
     seconds: 900,

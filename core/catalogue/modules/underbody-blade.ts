@@ -1,7 +1,7 @@
 import { bladeChecks, bladeSpecification } from '../shared/blades';
 import { hydraulicChecks, pinch } from '../shared/hydraulics';
 import type { Check, Module } from '../types';
-import { caution, check, faultsOf, module, place, rect } from '../write';
+import { caution, check, faultsOf, module, moved, place, rect } from '../write';
 
 const { stops, repairs } = faultsOf('plow', ['plow']);
 const road = faultsOf('plow', ['road', 'plow']);
@@ -21,6 +21,7 @@ const blade: Check[] = [
     zone: 'driver-side',
     takes: ['plow'],
     of: 'of the underbody blade',
+    lies: ['blade-down'],
   }),
   check({
     id: 'underbody.hangers',
@@ -42,7 +43,7 @@ const blade: Check[] = [
     title: 'Read the down-pressure gauge',
     zone: 'seat',
     method: 'look',
-    needs: ['engine-idling'],
+    needs: ['engine-idling', 'parking-brake-set'],
     seconds: 8,
     criterion: 'Rises evenly, falls to nothing in float.',
     symptoms: [
@@ -56,6 +57,8 @@ const blade: Check[] = [
     title: 'Lower, angle and raise the blade',
     zone: 'blade-controls',
     method: 'operate',
+    moves: moved('blade', 'engine', ['plow'], { ends: 'raised and locked for the road' }),
+    does: ['blade-up'],
     needs: ['engine-idling', 'area-clear', 'parking-brake-set'],
     seconds: 35,
     criterion: 'Even, locks up for the road.',
@@ -74,6 +77,7 @@ export const underbodyBlade: Module = module({
   id: 'underbody-blade',
   title: 'Underbody blade',
   build: 'fitted',
+  apart: ['markers', 'wash', 'edge.depth'],
   vehicleClass: 'goods',
   length: 0.8,
   width: 2.4,

@@ -1,5 +1,5 @@
 import type { Check, Module } from '../types';
-import { caution, check, faultsOf, module, place, rect } from '../write';
+import { BY_HAND, caution, check, faultsOf, module, moved, place, rect } from '../write';
 
 const { stops, repairs, watches } = faultsOf('spreader', ['spread']);
 const road = faultsOf('spreader', ['road', 'spread']);
@@ -19,7 +19,7 @@ const wetting: Check[] = [
       repairs('tank-crack', 'Crack or drip'),
       watches('tank-cap', 'Cap missing'),
     ],
-    fixes: ['Put the cap on'],
+    fixes: { 'tank-cap': ['Put the cap on'] },
     why: 'A tonne of brine pushes hard in a bend.',
   }),
   check({
@@ -35,7 +35,7 @@ const wetting: Check[] = [
         condition: 'Fill it, or spread dry at the dry rate.',
       }),
     ],
-    fixes: ['Fill it'],
+    fixes: { 'brine-low': ['Fill it'] },
     why: 'Dry salt bounces off the road.',
   }),
   check({
@@ -57,7 +57,8 @@ const wetting: Check[] = [
     title: 'Run the pump and look for drips',
     zone: 'spreader-controls',
     method: 'operate',
-    needs: ['engine-idling', 'area-clear'],
+    moves: moved('brine-pump', 'engine', ['spread']),
+    needs: ['engine-idling', 'parking-brake-set', 'area-clear'],
     seconds: 25,
     criterion: 'Primes in seconds, no drip, stops at once.',
     symptoms: [stops('pump-dead', 'Does not prime or run'), repairs('pump-drips', 'Drips')],
@@ -68,11 +69,12 @@ const wetting: Check[] = [
     title: 'Look at every nozzle while it sprays',
     zone: 'rear',
     method: 'look',
-    needs: ['engine-idling', 'glasses'],
+    moves: moved('brine-pump', 'engine', ['spread']),
+    needs: ['engine-idling', 'glasses', 'parking-brake-set', 'area-clear'],
     seconds: 15,
     criterion: 'Even fan from each onto the material.',
     symptoms: [repairs('nozzle-clogged', 'Clogged or crooked')],
-    fixes: ['Clean the tip with a brush'],
+    fixes: { 'nozzle-clogged': ['Clean the tip with a brush'] },
     cautions: [caution('CAUTION', 'Brine burns the eyes. Glasses on.')],
     why: 'One dry strip is one slippery strip.',
   }),
@@ -84,8 +86,11 @@ const wetting: Check[] = [
     phases: ['post-trip', 'weekly', 'hook-up'],
     seconds: 60,
     criterion: 'Clean mesh, seal in.',
-    symptoms: [repairs('strainer-torn', 'Mesh or seal torn')],
-    fixes: ['Rinse it'],
+    symptoms: [
+      repairs('strainer-torn', 'Mesh or seal torn'),
+      repairs('strainer-clogged', 'Clogged'),
+    ],
+    fixes: { 'strainer-clogged': ['Rinse it'] },
     why: 'A blocked strainer looks like a dead pump.',
   }),
   check({
@@ -95,8 +100,8 @@ const wetting: Check[] = [
     method: 'look',
     seconds: 8,
     criterion: 'Clamped, no kink, no drip.',
-    symptoms: [repairs('brine-hose', 'Drips, kinked or loose')],
-    fixes: ['Tighten the clamp'],
+    symptoms: [repairs('brine-hose', 'Drips or kinked'), repairs('brine-hose-loose', 'Loose')],
+    fixes: { 'brine-hose-loose': ['Tighten the clamp'] },
     why: 'Brine eats what it drips on.',
   }),
   check({
@@ -106,8 +111,8 @@ const wetting: Check[] = [
     method: 'look',
     seconds: 6,
     criterion: 'Litres a tonne as on the card.',
-    symptoms: [repairs('rate-wrong', 'Another rate than on the card', { fixable: true })],
-    fixes: ['Set it to the card'],
+    symptoms: [repairs('rate-wrong', 'Another rate than on the card')],
+    fixes: { 'rate-wrong': ['Set it to the card'] },
     why: 'Too wet it runs off, too dry it bounces.',
   }),
   check({
@@ -127,6 +132,7 @@ const wetting: Check[] = [
     title: 'Try shut-off and drain valves',
     zone: 'driver-side',
     method: 'operate',
+    moves: BY_HAND,
     phases: ['hook-up', 'monthly'],
     seconds: 20,
     criterion: 'Turn freely, no drip when shut.',
@@ -162,6 +168,7 @@ export const wettingSystem: Module = module({
   id: 'wetting-system',
   title: 'Wetting system',
   build: 'fitted',
+  apart: ['labels', 'rate', 'strength', 'level', 'heat'],
   vehicleClass: 'goods',
   length: 2.6,
   width: 2.3,

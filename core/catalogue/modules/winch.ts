@@ -1,5 +1,5 @@
 import type { Check, Module, Procedure } from '../types';
-import { caution, check, faultsOf, module, rect } from '../write';
+import { BY_HAND, caution, check, faultsOf, module, moved, rect } from '../write';
 
 const { stops, repairs, watches } = faultsOf('winch', ['winch']);
 const road = faultsOf('winch', ['road', 'winch']);
@@ -82,8 +82,8 @@ const checks: Check[] = [
     method: 'feel',
     seconds: 6,
     criterion: 'Turn, no groove.',
-    symptoms: [repairs('roller-stuck', 'Stuck or grooved')],
-    fixes: ['Free it'],
+    symptoms: [repairs('roller-stuck', 'Stuck'), repairs('roller-grooved', 'Grooved')],
+    fixes: { 'roller-stuck': ['Free it'] },
     why: 'A stuck roller saws the cable.',
   }),
   check({
@@ -97,7 +97,7 @@ const checks: Check[] = [
       stops('pin-missing', 'Missing or bent'),
       repairs('spare-missing', 'No spare shear pin'),
     ],
-    fixes: ['Fetch a spare'],
+    fixes: { 'spare-missing': ['Fetch a spare'] },
     why: 'The pin is the fuse.',
   }),
   check({
@@ -105,7 +105,8 @@ const checks: Check[] = [
     title: 'Free-spool a metre and engage again',
     zone: 'front',
     method: 'operate',
-    needs: ['gloves'],
+    moves: BY_HAND,
+    needs: ['secured', 'gloves'],
     seconds: 15,
     criterion: 'Runs free, engages fully.',
     symptoms: [repairs('clutch-stiff', 'Stiff'), stops('clutch-jumps', 'Jumps out')],
@@ -117,7 +118,8 @@ const checks: Check[] = [
     title: 'Look that it holds with the lever in neutral',
     zone: 'winch-controls',
     method: 'operate',
-    needs: ['area-clear'],
+    moves: moved('winch', 'engine', ['winch'], { held: 'brake-and-chocks' }),
+    needs: ['engine-idling', 'parking-brake-set', 'chocked', 'area-clear'],
     phases: ['before-use', 'weekly'],
     seconds: 20,
     criterion: 'Holds, no creep.',
@@ -130,7 +132,8 @@ const checks: Check[] = [
     title: 'Try in, out and stop',
     zone: 'winch-controls',
     method: 'operate',
-    needs: ['area-clear'],
+    moves: moved('winch', 'engine', ['winch'], { held: 'brake-and-chocks' }),
+    needs: ['engine-idling', 'parking-brake-set', 'chocked', 'area-clear'],
     seconds: 20,
     criterion: 'Springs back; stops at once.',
     symptoms: [
@@ -165,7 +168,7 @@ const checks: Check[] = [
         bars: 'job',
       }),
     ],
-    fixes: ['Fetch it'],
+    fixes: { 'blanket-missing': ['Fetch it'] },
     why: 'It lies on the cable and catches it.',
   }),
   check({
@@ -176,8 +179,8 @@ const checks: Check[] = [
     phases: ['post-trip', 'under-way'],
     seconds: 6,
     criterion: 'Nothing swings.',
-    symptoms: [road.stops('hook-swings', 'Hook hangs free', { fixable: true, fixLeaves: 'watch' })],
-    fixes: ['Tie it'],
+    symptoms: [road.stops('hook-swings', 'Hook hangs free', { fixLeaves: 'watch' })],
+    fixes: { 'hook-swings': ['Tie it'] },
     why: 'It gets under the wheel.',
   }),
   check({
@@ -229,6 +232,7 @@ export const winch: Module = module({
   id: 'front-winch',
   title: 'Winch',
   build: 'fitted',
+  apart: ['label', 'guard'],
   vehicleClass: 'goods',
   length: 0.5,
   width: 1.2,

@@ -1,7 +1,7 @@
 import { bladeChecks, bladeSpecification } from '../shared/blades';
 import { hydraulicChecks } from '../shared/hydraulics';
 import type { Check, Module, Procedure } from '../types';
-import { caution, check, faultsOf, module, place, rect } from '../write';
+import { caution, check, faultsOf, module, moved, place, rect } from '../write';
 
 const { stops, repairs, watches } = faultsOf('plow', ['plow']);
 const road = faultsOf('plow', ['road', 'plow']);
@@ -16,7 +16,13 @@ const wing: Check[] = [
     of: 'of the wing',
     takes: ['plow'],
   }),
-  ...hydraulicChecks({ prefix: 'wing', zone: 'wing', takes: ['plow'], of: 'of the wing' }),
+  ...hydraulicChecks({
+    prefix: 'wing',
+    zone: 'wing',
+    takes: ['plow'],
+    of: 'of the wing',
+    lies: ['blade-down'],
+  }),
   check({
     id: 'wing.mast',
     title: 'Look at mast, slides and cable',
@@ -44,7 +50,7 @@ const wing: Check[] = [
       stops('brace-bent', 'Brace bent or cracked'),
       repairs('wing-shear', 'Shear bolt bent', { condition: 'Change it before plowing.' }),
     ],
-    fixes: ['Change the shear bolt'],
+    fixes: { 'wing-shear': ['Change the shear bolt'] },
     why: 'They fold the wing back before it folds the truck.',
   }),
   check({
@@ -66,7 +72,7 @@ const wing: Check[] = [
       }),
       watches('wing-lamp-dirty', 'Dirty'),
     ],
-    fixes: ['Wipe the lens'],
+    fixes: { 'wing-lamp-dirty': ['Wipe the lens'] },
     why: 'The end of the wing passes mailboxes and parked cars.',
   }),
   check({
@@ -76,8 +82,13 @@ const wing: Check[] = [
     method: 'count',
     seconds: 6,
     criterion: 'At least two of each size.',
-    symptoms: [repairs('no-spares', 'Fewer than two', { condition: 'Fetch some before leaving.' })],
-    fixes: ['Fetch them from the stores'],
+    symptoms: [
+      repairs('no-spares', 'Fewer than two', {
+        condition: 'Fetch some before leaving.',
+        bars: 'before-leaving',
+      }),
+    ],
+    fixes: { 'no-spares': ['Fetch them from the stores'] },
     why: 'They are not the same as the plow’s.',
   }),
   check({
@@ -85,6 +96,8 @@ const wing: Check[] = [
     title: 'Run the wing out, down, up and in',
     zone: 'wing-controls',
     method: 'operate',
+    moves: moved('blade', 'engine', ['plow'], { ends: 'folded in and locked' }),
+    does: ['blade-up'],
     needs: ['engine-idling', 'area-clear', 'parking-brake-set'],
     helper: 'needed',
     seconds: 45,
@@ -148,6 +161,7 @@ export const wingPlow: Module = module({
   id: 'wing-plow',
   title: 'Wing plow',
   build: 'attachment',
+  apart: ['lamp', 'markers', 'spare-bolts', 'wash', 'edge.depth'],
   vehicleClass: 'goods',
   length: 3,
   width: 0.9,

@@ -1,10 +1,63 @@
-import type { Check } from '../types';
+import { LAW } from '../law';
+import type { Band, Check, Reading } from '../types';
 import { caution, check, symptom } from '../write';
 
 const licensed = caution('WARNING', 'Look and feel only. A brake is adjusted by licensed people.');
 
-/** What can be seen of an air brake at the wheel. */
-export function airBrakeChecks(prefix: string, zone: string, each: string): Check[] {
+/** Lining at its thinnest, where a rule or a feeler gets at it. */
+export function liningReading(bands: readonly Band[]): Reading {
+  return {
+    kind: 'depth',
+    ask: 'Lining at its thinnest',
+    typedIn: { metric: 'mm', customary: 'in' },
+    required: false,
+    plausible: [0, 40, 'mm'],
+    uncertainty: [0.3, 'mm'],
+    bands,
+  };
+}
+
+const thinner = (field: string, at?: Band['at']): Band => ({
+  side: 'below',
+  limit: { from: 'specification', field },
+  symptom: 'lining-thin',
+  ...(at && { at }),
+});
+
+/** Limits of lining and push rod: of the steer axle of a vehicle that drives, and of all other wheels. */
+function byAxle(band: (field: string, at?: Band['at']) => Band, field: string, steers: boolean) {
+  return steers ? [band(`${field}Steer`, 'steered'), band(field, 'not-steered')] : [band(field)];
+}
+
+/** Stroke of the push rod at full application, against its chamber. */
+export function strokeReading(steers: boolean): Reading {
+  const longer = (field: string, at?: Band['at']): Band => ({
+    side: 'above',
+    limit: { from: 'specification', field },
+    symptom: 'stroke-long',
+    ...(at && { at }),
+  });
+  return {
+    kind: 'depth',
+    ask: 'Stroke at full application',
+    typedIn: { metric: 'mm', customary: 'in' },
+    required: true,
+    plausible: [0, 130, 'mm'],
+    uncertainty: [1, 'mm'],
+    bands: byAxle(longer, 'strokeMost', steers),
+  };
+}
+
+/**
+ * What can be seen of an air brake at the wheel.
+ * @param steers the unit has a steer axle; a trailer has none
+ */
+export function airBrakeChecks(
+  prefix: string,
+  zone: string,
+  each: string,
+  steers: boolean,
+): Check[] {
   return [
     check({
       id: `${prefix}.brake.chamber`,
@@ -31,12 +84,12 @@ export function airBrakeChecks(prefix: string, zone: string, each: string): Chec
       zone,
       each,
       method: 'feel',
-      needs: ['gloves', 'chocked', 'parking-brake-released'],
+      needs: ['engine-off', 'key-in-pocket', 'chocked', 'parking-brake-released', 'gloves'],
       seconds: 9,
-      criterion: 'Free play under 25 mm, pin and clip in place, both sides alike.',
-      source: '49 CFR 393.47(e)',
+      criterion: 'Free play under 25 mm (1 in), pin and clip in place, both sides alike.',
+      source: LAW.slackPlay.source,
       symptoms: [
-        symptom('slack-long', 'Moves more than 25 mm', 'brakes', 'stop'),
+        symptom('slack-long', 'Moves more than 25 mm (1 in)', 'brakes', 'stop'),
         symptom('slack-pin-clip', 'Clip missing, pin in place', 'brakes', 'stop'),
         symptom('slack-uneven', 'More play than the other side', 'brakes', 'repair', {
           many: { share: 0.5, harm: 'stop', because: 'half of the brakes pull unevenly' },
@@ -70,10 +123,13 @@ export function airBrakeChecks(prefix: string, zone: string, each: string): Chec
       method: 'look',
       needs: ['lamp', 'chocked'],
       seconds: 8,
-      criterion: 'Lining at least 6 mm, dry; drum without cracks to its edge.',
-      source: '49 CFR 393.47(d)',
+      criterion: steers
+        ? 'Lining at least 6.4 mm (1/4 in), on the steer axle 4.8 mm (3/16 in), dry; drum without cracks to its edge. Disc pads at least 3.2 mm (1/8 in).'
+        : 'Lining at least 6.4 mm (1/4 in), dry; drum without cracks to its edge. Disc pads at least 3.2 mm (1/8 in).',
+      source: LAW.liningAirDisc.source,
+      reading: liningReading(byAxle(thinner, 'liningLeast', steers)),
       symptoms: [
-        symptom('lining-thin', 'Lining under 6 mm or loose', 'brakes', 'stop'),
+        symptom('lining-thin', 'Lining thinner than that, or loose', 'brakes', 'stop'),
         symptom('lining-oily', 'Oil or grease on the lining', 'brakes', 'stop'),
         symptom('drum-cracked', 'Drum cracked to the edge', 'brakes', 'stop'),
         symptom('drum-heat', 'Fine heat marks only', 'brakes', 'watch'),

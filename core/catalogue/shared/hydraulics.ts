@@ -1,6 +1,6 @@
-import type { Capability } from '../terms';
+import type { Capability, Need, PowerSource } from '../terms';
 import type { Check } from '../types';
-import { caution, check, faultsOf, leak } from '../write';
+import { caution, check, faultsOf, leak, moved } from '../write';
 
 export const neverFeel = caution(
   'DANGER',
@@ -15,10 +15,12 @@ export interface HydraulicParts {
   readonly takes: readonly Capability[];
   /** How the part is called in the sentence: "of the hoist". */
   readonly of: string;
+  /** How the equipment lies while hands are at its hoses and rods. */
+  readonly lies?: readonly Need[];
 }
 
 /** Hoses, fittings and cylinders of one piece of equipment. */
-export function hydraulicChecks({ prefix, zone, takes, of }: HydraulicParts): Check[] {
+export function hydraulicChecks({ prefix, zone, takes, of, lies = [] }: HydraulicParts): Check[] {
   const { stops, repairs, watches } = faultsOf('hydraulics', takes);
   return [
     check({
@@ -27,13 +29,14 @@ export function hydraulicChecks({ prefix, zone, takes, of }: HydraulicParts): Ch
       zone,
       method: 'look',
       phases: ['pre-trip', 'monthly'],
-      needs: ['lamp', 'engine-off'],
+      needs: ['lamp', 'secured', ...lies],
       seconds: 14,
       criterion: 'No braid showing, no blister, no rub mark, clamped clear of edges and heat.',
       symptoms: [
         stops('hose-blister', 'Blister, or braid showing'),
         repairs('hose-rubs', 'Rubs or hangs loose', {
           condition: 'Tie it clear before leaving and look again at the first stop.',
+          bars: 'before-leaving',
         }),
         leak(
           'hose-leak',
@@ -43,7 +46,7 @@ export function hydraulicChecks({ prefix, zone, takes, of }: HydraulicParts): Ch
           takes,
         ),
       ],
-      fixes: ['Tie it clear'],
+      fixes: { 'hose-rubs': ['Tie it clear'] },
       cautions: [neverFeel],
       why: 'A hose that shows its braid bursts under the next load.',
     }),
@@ -53,7 +56,7 @@ export function hydraulicChecks({ prefix, zone, takes, of }: HydraulicParts): Ch
       zone,
       method: 'look',
       phases: ['pre-trip', 'post-trip'],
-      needs: ['rag', 'engine-off'],
+      needs: ['rag', 'secured', ...lies],
       seconds: 12,
       criterion: 'Rods bright and straight, seals dry, pins and keepers in.',
       symptoms: [
@@ -68,16 +71,27 @@ export function hydraulicChecks({ prefix, zone, takes, of }: HydraulicParts): Ch
   ];
 }
 
+export interface ControlParts extends HydraulicParts {
+  /** What the levers move, and by what. A lever on a dead machine moves nothing and proves nothing. */
+  readonly part: string;
+  readonly by: PowerSource;
+  readonly needs: readonly Need[];
+  readonly phases?: Check['phases'];
+}
+
 /** Decals and controls that every piece of moving equipment has. */
-export function controlChecks({ prefix, zone, takes, of }: HydraulicParts): Check[] {
-  const { stops, repairs } = faultsOf('hydraulics', takes);
+export function controlChecks(parts: ControlParts): Check[] {
+  const { prefix, zone, takes, of, part, by, needs, phases = ['pre-trip'] } = parts;
+  const { stops, repairs, watches } = faultsOf('hydraulics', takes);
   return [
     check({
       id: `${prefix}.controls.neutral`,
       title: `Let go of every control ${of}`,
       zone,
       method: 'operate',
-      needs: ['area-clear'],
+      moves: moved(part, by, takes),
+      phases,
+      needs: [...needs, 'parking-brake-set', 'area-clear'],
       seconds: 15,
       criterion: 'Each returns to neutral by itself; nothing moves on.',
       symptoms: [
@@ -92,13 +106,15 @@ export function controlChecks({ prefix, zone, takes, of }: HydraulicParts): Chec
       title: `Read every label at the controls ${of}`,
       zone,
       method: 'look',
+      partOf: [],
       seconds: 8,
       criterion: 'Directions, rated load and warnings can be read.',
       symptoms: [
-        repairs('label-gone', 'A label is missing or cannot be read'),
+        repairs('label-gone', 'A label is missing or worn off'),
+        watches('label-dirty', 'A label is too dirty to be read'),
         stops('rating-gone', 'Rated load cannot be read'),
       ],
-      fixes: ['Wipe it'],
+      fixes: { 'label-dirty': ['Wipe it'] },
       why: 'Somebody who does not know the lever will guess.',
     }),
   ];

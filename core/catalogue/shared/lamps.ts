@@ -11,6 +11,7 @@ interface LampDraft {
   readonly why: string;
   readonly out: Symptom;
   readonly helper?: Check['helper'];
+  readonly pedal?: true;
   readonly seconds?: number;
 }
 
@@ -58,7 +59,8 @@ export function lampCheck(prefix: string, draft: LampDraft): Check {
     zone: draft.zone,
     each: draft.each,
     method: 'look',
-    needs: ['lamps-on'],
+    // Whoever looks at a stop lamp is not the one at the pedal.
+    needs: ['lamps-on', ...(draft.pedal ? (['pedal-held-by-helper'] as const) : [])],
     helper: draft.helper ?? 'may-help',
     seconds: draft.seconds ?? 5,
     criterion: draft.criterion,
@@ -68,10 +70,11 @@ export function lampCheck(prefix: string, draft: LampDraft): Check {
       symptom('lens-broken', 'Lens broken or wrong colour, lamp lit', 'lamps', 'repair'),
       symptom('lens-dirty', 'Too dirty to be seen', 'lamps', 'repair', {
         condition: 'Wipe it before leaving.',
+        bars: 'before-leaving',
         worse: [worse('dark', 'stop', 'a dirty lamp is no lamp in the dark')],
       }),
     ],
-    fixes: ['Wipe the lens', 'Swap the bulb'],
+    fixes: { 'lamp-out': ['Swap the bulb'], 'lens-dirty': ['Wipe the lens'] },
     why: draft.why,
   });
 }
@@ -98,9 +101,10 @@ export function reflectorCheck(prefix: string, zone: string, each: string): Chec
       }),
       symptom('reflector-dirty', 'Covered in dirt or salt', 'lamps', 'watch', {
         condition: 'Wipe it before leaving.',
+        bars: 'before-leaving',
       }),
     ],
-    fixes: ['Wipe it'],
+    fixes: { 'reflector-dirty': ['Wipe it'] },
     why: 'It still shows when every lamp has failed.',
   });
 }

@@ -14,9 +14,10 @@ export function plateCheck(prefix: string, zone: string): Check {
     source: '49 CFR 393.11',
     symptoms: [
       lampOut('Plate lamp out', { by: 'plate' }),
-      symptom('plate-unreadable', 'Plate missing or cannot be read', 'records', 'repair'),
+      symptom('plate-unreadable', 'Plate missing or bent', 'records', 'repair'),
+      symptom('plate-dirty', 'Plate too dirty to be read', 'records', 'repair'),
     ],
-    fixes: ['Wipe the plate'],
+    fixes: { 'plate-dirty': ['Wipe the plate'] },
     why: 'A plate that cannot be read gets you stopped.',
   });
 }

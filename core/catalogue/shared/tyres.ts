@@ -1,3 +1,4 @@
+import type { LegalFigure } from '../law';
 import type { Check, Reading } from '../types';
 import { check, symptom } from '../write';
 
@@ -68,7 +69,9 @@ export function pressureCheck(
     source: '49 CFR 393.75(i)',
     reading: pressureReading(field, required),
     symptoms: pressureSymptoms,
-    fixes: ['Fill to the placard when it is less than a fifth low and the tyre is cold'],
+    fixes: {
+      'pressure-low': ['Fill to the placard when it is less than a fifth low and the tyre is cold'],
+    },
     cautions: [softTyre],
     why: 'A tyre loses its shape long before it looks flat.',
   });
@@ -92,6 +95,7 @@ export function thumpCheck(prefix: string, zone: string, each: string, field: st
     symptoms: [
       symptom('dull-thud', 'Dull thud, no gauge at hand', 'tyres', 'stop', {
         condition: 'Gauge it before it moves.',
+        bars: 'before-leaving',
       }),
       ...pressureSymptoms,
     ],
@@ -105,7 +109,7 @@ export function treadCheck(
   prefix: string,
   zone: string,
   each: string,
-  limit32nds: number,
+  limit: LegalFigure,
   newField: string,
   required: boolean,
 ): Check {
@@ -118,8 +122,8 @@ export function treadCheck(
     phases: ['pre-trip'],
     needs: required ? ['tread-gauge', 'lamp'] : ['lamp'],
     seconds: required ? 25 : 9,
-    criterion: `Smallest of several grooves at least ${limit32nds}/32 in, worn evenly.`,
-    source: limit32nds === 4 ? '49 CFR 393.75(b)' : '49 CFR 393.75(c)',
+    criterion: `Smallest of several grooves at least ${limit.value}/32 in, worn evenly.`,
+    source: limit.source,
     reading: {
       kind: 'depth',
       ask: 'Smallest groove you find',
@@ -130,19 +134,14 @@ export function treadCheck(
       bands: [
         {
           side: 'below',
-          limit: {
-            from: 'law',
-            value: limit32nds,
-            unit: '32nds',
-            source: limit32nds === 4 ? '49 CFR 393.75(b)' : '49 CFR 393.75(c)',
-          },
+          limit: { from: 'law', ...limit },
           symptom: 'tread-worn-out',
         },
         {
           side: 'below',
           limit: {
             from: 'house',
-            value: limit32nds + 1,
+            value: limit.value + 1,
             unit: '32nds',
             source: 'one step above the legal limit',
           },
@@ -179,6 +178,7 @@ export function tyreBodyChecks(prefix: string, zone: string, each: string): Chec
         symptom('cut-shallow', 'Cut in the rubber, cord covered', 'tyres', 'watch'),
         symptom('object-in', 'Nail, bolt or stone driven in', 'tyres', 'repair', {
           condition: 'Leave it in. Gauge the tyre before leaving and again within 30 km.',
+          bars: 'before-leaving',
         }),
       ],
       why: 'A wall that is cut to the cord can burst at any speed.',
@@ -197,7 +197,7 @@ export function tyreBodyChecks(prefix: string, zone: string, each: string): Chec
         symptom('valve-rubs', 'Stem bent or rubbing', 'tyres', 'repair'),
         symptom('valve-cap-lost', 'Cap missing', 'tyres', 'watch'),
       ],
-      fixes: ['Put a cap on'],
+      fixes: { 'valve-cap-lost': ['Put a cap on'] },
       why: 'A rubbing stem lets a tyre down at the far end of the route.',
     }),
   ];

@@ -57,6 +57,7 @@ export function wheelChecks(prefix: string, zone: string, each: string): Check[]
         leak('hub-leak', 'Oil at hub or wheel seal', 'wheels', ['repair', 'stop', 'stop']),
         symptom('hub-level-low', 'Sight glass below the mark', 'wheels', 'repair', {
           condition: 'Top up before leaving and read it again within 50 km.',
+          bars: 'before-leaving',
         }),
       ],
       why: 'A dry bearing locks a wheel or sheds it.',

@@ -1,5 +1,5 @@
 import type { Check } from '../types';
-import { check, symptom } from '../write';
+import { BY_HAND, check, symptom } from '../write';
 
 const BOTH = ['pre-trip', 'post-trip'] as const;
 
@@ -21,9 +21,10 @@ export const bedChecks: Check[] = [
       }),
       symptom('deck-loose', 'Stones, mud or ice on it', 'load', 'repair', {
         condition: 'Sweep it before leaving.',
+        bars: 'before-leaving',
       }),
     ],
-    fixes: ['Sweep it'],
+    fixes: { 'deck-loose': ['Sweep it'] },
     why: 'Ice from a deck goes through a windscreen.',
   }),
   check({
@@ -54,13 +55,18 @@ export const bedChecks: Check[] = [
     criterion: 'Tight, binders locked and tied, edges guarded; or the deck is empty.',
     source: '49 CFR 393.100 to 393.136',
     symptoms: [
-      symptom('load-moves', 'Load can move', 'load', 'stop', { fixable: true }),
-      symptom('strap-cut', 'Strap cut, chain link worn', 'load', 'stop', { fixable: true }),
+      symptom('load-moves', 'Load can move', 'load', 'stop'),
+      symptom('strap-cut', 'Strap cut, chain link worn', 'load', 'stop'),
       symptom('binder-free', 'Binder handle not tied', 'load', 'repair', {
         condition: 'Tie it before leaving.',
+        bars: 'before-leaving',
       }),
     ],
-    fixes: ['Tighten it', 'Tie the handle', 'Swap the strap'],
+    fixes: {
+      'load-moves': ['Tighten it'],
+      'strap-cut': ['Swap the strap'],
+      'binder-free': ['Tie the handle'],
+    },
     why: 'Loads settle and go slack in the first 80 km.',
   }),
   check({
@@ -79,15 +85,17 @@ export const bedChecks: Check[] = [
     title: 'Try the latch of the chain box',
     zone: 'curb-front',
     method: 'operate',
+    moves: BY_HAND,
     phases: BOTH,
     seconds: 5,
     criterion: 'Latched, chains inside.',
     symptoms: [
       symptom('box-open', 'Does not latch', 'body', 'repair', {
         condition: 'Tie it shut before leaving.',
+        bars: 'before-leaving',
       }),
     ],
-    fixes: ['Tie it shut'],
+    fixes: { 'box-open': ['Tie it shut'] },
     why: 'A chain on the road wrecks the next car.',
   }),
   check({
@@ -103,6 +111,7 @@ export const bedChecks: Check[] = [
       symptom('damage-new', 'New damage, nothing loose', 'body', 'watch'),
       symptom('damage-sharp', 'Sharp or hanging part', 'body', 'repair', {
         condition: 'Tie it back before leaving.',
+        bars: 'before-leaving',
       }),
     ],
     why: 'Trailers are hit while they stand alone.',

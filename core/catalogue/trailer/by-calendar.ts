@@ -1,5 +1,6 @@
+import { strokeReading } from '../shared/foundation-brakes';
 import type { Check } from '../types';
-import { caution, check, faultsOf } from '../write';
+import { BY_HAND, caution, check, faultsOf } from '../write';
 
 const P = 'tag-trailer';
 const coupling = faultsOf('coupling');
@@ -18,11 +19,10 @@ export const trailerCalendarChecks: Check[] = [
     criterion: 'Locked, pinned, nothing dragging.',
     symptoms: [
       coupling.stops('came-loose', 'Something has come loose', {
-        fixable: true,
         fixLeaves: 'watch',
       }),
     ],
-    fixes: ['Pin it', 'Hang it up'],
+    fixes: { 'came-loose': ['Pin it', 'Hang it up'] },
     cautions: [caution('DANGER', 'Nobody between while the engine runs and it may roll.')],
     why: 'It settles in the first kilometres.',
   }),
@@ -53,13 +53,18 @@ export const trailerCalendarChecks: Check[] = [
     seconds: 15,
     criterion: 'All lit and clean.',
     symptoms: [
-      faultsOf('lamps').repairs('covered', 'One out or covered', {
+      faultsOf('lamps').repairs('lamp-out', 'One out', {
         condition: 'Daylight only until it is lit again.',
         bars: 'dark',
         worse: [{ in: 'dark', harm: 'stop', because: 'followers cannot see it in the dark' }],
       }),
+      faultsOf('lamps').repairs('covered', 'Covered in dirt or snow', {
+        condition: 'Clear it before leaving.',
+        bars: 'before-leaving',
+        worse: [{ in: 'dark', harm: 'stop', because: 'followers cannot see it in the dark' }],
+      }),
     ],
-    fixes: ['Wipe it'],
+    fixes: { covered: ['Wipe it'] },
     why: 'It rides in the spray of the truck.',
   }),
   check({
@@ -97,14 +102,23 @@ export const trailerCalendarChecks: Check[] = [
     each: 'brake',
     method: 'measure',
     phases: ['monthly'],
-    needs: ['chocked', 'air-charged', 'rule'],
+    needs: [
+      'engine-off',
+      'key-in-pocket',
+      'chocked',
+      'parking-brake-released',
+      'air-charged',
+      'pedal-held-by-helper',
+      'rule',
+    ],
     helper: 'needed',
     seconds: 45,
     criterion: 'Within the limit of its chamber.',
     source: '49 CFR 393.47(e)',
+    reading: strokeReading(false),
     symptoms: [
       brakes.stops('stroke-long', 'Beyond its limit'),
-      brakes.repairs('stroke-near', 'At its limit'),
+      brakes.repairs('stroke-near', 'Close to its limit'),
     ],
     cautions: [caution('DANGER', 'Chocks in before the brakes are released.')],
     why: 'A trailer that does not brake pushes.',
@@ -129,6 +143,8 @@ export const trailerCalendarChecks: Check[] = [
     title: 'Park it for the season: chocks, jack on a plank, tarped',
     zone: 'drawbar',
     method: 'operate',
+    needs: ['secured'],
+    moves: BY_HAND,
     phases: ['storage'],
     seconds: 300,
     criterion: 'Level, chocked both ways, tyres off wet ground, drain open.',

@@ -1,3 +1,4 @@
+import { LAW } from '../law';
 import { airBrakeChecks } from '../shared/foundation-brakes';
 import { suspensionChecks } from '../shared/suspension';
 import { pressureCheck, thumpCheck, treadCheck, tyreBodyChecks } from '../shared/tyres';
@@ -13,12 +14,12 @@ import { sideChecks } from './sides';
 export const trailerChecks: Check[] = [
   ...drawbarChecks,
   thumpCheck('tag-trailer', 'driver-wheels', 'tyre', 'coldPressureTrailer'),
-  treadCheck('tag-trailer', 'driver-wheels', 'tyre', 2, 'treadNewTrailer', false),
+  treadCheck('tag-trailer', 'driver-wheels', 'tyre', LAW.treadOther, 'treadNewTrailer', false),
   pressureCheck('tag-trailer', 'driver-wheels', 'tyre', 'coldPressureTrailer', false),
   ...tyreBodyChecks('tag-trailer', 'driver-wheels', 'tyre'),
   ...wheelChecks('tag-trailer', 'driver-wheels', 'wheel-end'),
   ...suspensionChecks('tag-trailer', 'driver-wheels', 'spring'),
-  ...airBrakeChecks('tag-trailer', 'driver-wheels', 'brake'),
+  ...airBrakeChecks('tag-trailer', 'driver-wheels', 'brake', false),
   ...sideChecks,
   ...rearChecks,
   ...bedChecks,

@@ -1,3 +1,4 @@
+import { LAW } from '../law';
 import type { Check } from '../types';
 import { check, rustScale, symptom } from '../write';
 
@@ -49,18 +50,18 @@ export const drawbarChecks: Check[] = [
       'Crossed under the drawbar, hooked with the latch shut, slack for turns, no worn link.',
     source: '49 CFR 393.70(d)',
     symptoms: [
-      symptom('chain-missing', 'Missing, broken or unhooked', 'coupling', 'stop', {
-        fixable: true,
-      }),
+      symptom('chain-missing', 'Missing or broken', 'coupling', 'stop'),
+      symptom('chain-off', 'Not hooked', 'coupling', 'stop'),
       symptom('chain-worn', 'Link worn or stretched', 'coupling', 'stop'),
       symptom('hook-latch', 'Hook latch weak', 'coupling', 'repair', {
         many: { from: 2, harm: 'stop', because: 'both chains may jump out' },
       }),
       symptom('chain-drags', 'Drags on the ground', 'coupling', 'repair', {
         condition: 'Take it up before leaving.',
+        bars: 'before-leaving',
       }),
     ],
-    fixes: ['Hook it crossed', 'Take up the slack'],
+    fixes: { 'chain-off': ['Hook it crossed'], 'chain-drags': ['Take up the slack'] },
     why: 'Crossed chains catch the drawbar when the eye fails.',
   }),
   check({
@@ -72,12 +73,11 @@ export const drawbarChecks: Check[] = [
     criterion: 'Hooked to the truck and not to the chains, whole, shorter than the chains, pin in.',
     source: '49 CFR 393.43(d)',
     symptoms: [
-      symptom('breakaway-off', 'Not hooked, broken or pin out', 'brakes', 'stop', {
-        fixable: true,
-      }),
+      symptom('breakaway-off', 'Not hooked or pin out', 'brakes', 'stop'),
+      symptom('breakaway-broken', 'Broken', 'brakes', 'stop'),
       symptom('breakaway-frayed', 'Frayed, still whole', 'brakes', 'repair'),
     ],
-    fixes: ['Hook it to the truck'],
+    fixes: { 'breakaway-off': ['Hook it to the truck'] },
     why: 'It brakes a trailer that has torn away.',
   }),
   check({
@@ -121,6 +121,37 @@ export const drawbarChecks: Check[] = [
     why: 'Fifteen minutes of braking must come out of it.',
   }),
   check({
+    id: 'tag-trailer.coupling.breakaway-holds',
+    title: 'Pull the breakaway pin and time how long the brakes hold',
+    zone: 'drawbar',
+    method: 'measure',
+    phases: ['monthly'],
+    needs: ['chocked'],
+    seconds: 900,
+    criterion: 'On at once, and held for 15 minutes. Push the pin home afterwards.',
+    source: LAW.breakawayHolds.source,
+    reading: {
+      kind: 'duration',
+      ask: 'Minutes that they held; stop after 15',
+      typedIn: { metric: 'min', customary: 'min' },
+      required: true,
+      plausible: [0, 240, 'min'],
+      uncertainty: [0, 'min'],
+      bands: [
+        {
+          side: 'below',
+          limit: { from: 'law', ...LAW.breakawayHolds },
+          symptom: 'breakaway-short',
+        },
+      ],
+    },
+    symptoms: [
+      symptom('breakaway-dead', 'Brakes do not come on', 'brakes', 'stop'),
+      symptom('breakaway-short', 'Held less than 15 minutes', 'brakes', 'stop'),
+    ],
+    why: 'So long it stands on the hill until somebody has put chocks under it.',
+  }),
+  check({
     id: 'tag-trailer.coupling.jack',
     title: 'Look that the jack is up and pinned',
     zone: 'drawbar',
@@ -128,10 +159,11 @@ export const drawbarChecks: Check[] = [
     seconds: 5,
     criterion: 'Fully up, swung away, pin in, foot stowed.',
     symptoms: [
-      symptom('jack-down', 'Does not stay up', 'coupling', 'stop', { fixable: true }),
+      symptom('jack-down', 'Hangs down', 'coupling', 'stop'),
+      symptom('jack-falls', 'Does not stay up', 'coupling', 'stop'),
       symptom('jack-bent', 'Bent, stays up', 'coupling', 'repair'),
     ],
-    fixes: ['Wind it up and pin it'],
+    fixes: { 'jack-down': ['Wind it up and pin it'] },
     why: 'A jack that drops digs in at speed.',
   }),
   check({
@@ -145,12 +177,14 @@ export const drawbarChecks: Check[] = [
     source: '49 CFR 393.45, 393.28',
     symptoms: [
       symptom('line-hiss', 'It hisses', 'brakes', 'stop'),
-      symptom('line-drags', 'Drags or is stretched', 'brakes', 'repair', {
+      symptom('line-stretched', 'Stretched: too short for a turn', 'brakes', 'repair'),
+      symptom('line-drags', 'Drags', 'brakes', 'repair', {
         condition: 'Tie it up before leaving.',
+        bars: 'before-leaving',
       }),
       symptom('cable-bare', 'Cable bare', 'electrical', 'repair'),
     ],
-    fixes: ['Tie it up'],
+    fixes: { 'line-drags': ['Tie it up'] },
     why: 'A line that drags is torn off at the first kerb.',
   }),
   check({

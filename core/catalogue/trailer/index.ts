@@ -1,3 +1,4 @@
+import { LAW } from '../law';
 import { renamed, renamedServices } from '../renamed';
 import { airBrakeChecks } from '../shared/foundation-brakes';
 import { suspensionChecks } from '../shared/suspension';
@@ -101,12 +102,12 @@ export function ofTrailer(prefix: string, without: readonly string[] = []): Chec
   const own = 'tag-trailer';
   const all = [
     thumpCheck(own, 'driver-wheels', 'tyre', 'coldPressureTrailer'),
-    treadCheck(own, 'driver-wheels', 'tyre', 2, 'treadNewTrailer', false),
+    treadCheck(own, 'driver-wheels', 'tyre', LAW.treadOther, 'treadNewTrailer', false),
     pressureCheck(own, 'driver-wheels', 'tyre', 'coldPressureTrailer', false),
     ...tyreBodyChecks(own, 'driver-wheels', 'tyre'),
     ...wheelChecks(own, 'driver-wheels', 'wheel-end'),
     ...suspensionChecks(own, 'driver-wheels', 'spring'),
-    ...airBrakeChecks(own, 'driver-wheels', 'brake'),
+    ...airBrakeChecks(own, 'driver-wheels', 'brake', false),
     ...sideChecks,
     ...rearChecks,
     ...trailerCalendarChecks,
@@ -123,6 +124,11 @@ export function servicesOfTrailer(prefix: string): Service[] {
 export const trailerSpecification: SpecificationField[] = [
   { id: 'coldPressureTrailer', title: 'Cold pressure', kind: 'pressure', required: true },
   { id: 'treadNewTrailer', title: 'Tread when new', kind: 'depth' },
+  { id: 'chamber', title: 'Type of the brake chambers', kind: 'count' },
+  { id: 'longStrokeChambers', title: 'Long-stroke chambers: 1 with, 0 without', kind: 'count' },
+  { id: 'strokeMost', title: 'Push-rod stroke, most', kind: 'depth' },
+  { id: 'discBrakes', title: 'Air disc brakes: 1 with, 0 without', kind: 'count' },
+  { id: 'liningLeast', title: 'Brake lining, least', kind: 'depth' },
   { id: 'massEmpty', title: 'Mass, empty', kind: 'mass' },
   { id: 'massGross', title: 'Mass, rated gross', kind: 'mass' },
   { id: 'eyeHeight', title: 'Height of eye or apron', kind: 'length' },

@@ -22,6 +22,7 @@ export const rearChecks: Check[] = [
     title: 'Look at the stop lamp while the pedal is held',
     zone: 'rear',
     each: 'rear-lamp',
+    pedal: true,
     helper: 'needed',
     criterion: 'Clearly brighter than the tail lamp, at once.',
     source: '49 CFR 393.25(f)',
@@ -55,7 +56,7 @@ export const rearChecks: Check[] = [
         bars: 'dark',
       }),
     ],
-    fixes: ['Swap the bulb'],
+    fixes: { 'id-lamp-out': ['Swap the bulb'] },
     why: 'Three in a row say: wide and slow.',
   }),
   plateCheck('tag-trailer', 'rear'),
@@ -94,8 +95,13 @@ export const rearChecks: Check[] = [
       symptom('tape-missing', 'Missing or dull', 'lamps', 'repair', {
         worse: [worse('dark', 'stop', 'nothing marks the rear edge')],
       }),
+      symptom('tape-dirty', 'Dirty', 'lamps', 'repair', {
+        condition: 'Wipe it before leaving.',
+        bars: 'before-leaving',
+        worse: [worse('dark', 'stop', 'nothing marks the rear edge')],
+      }),
     ],
-    fixes: ['Wipe it'],
+    fixes: { 'tape-dirty': ['Wipe it'] },
     why: 'The rear edge is all that a car sees of it.',
   }),
 ];

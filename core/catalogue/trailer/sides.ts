@@ -19,6 +19,7 @@ export const sideChecks: Check[] = [
       symptom('frame-rust', 'Rust', 'frame', 'repair', { scale: rustScale }),
       symptom('hanging', 'Something hangs', 'body', 'repair', {
         condition: 'Tie it up before leaving.',
+        bars: 'before-leaving',
       }),
     ],
     why: 'Trailers crack because nobody looks under them.',
@@ -35,7 +36,7 @@ export const sideChecks: Check[] = [
     criterion: 'Lit, lens whole.',
     source: '49 CFR 393.11',
     symptoms: [lampOut('Side lamp out', { by: 'marker' })],
-    fixes: ['Wipe the lens', 'Swap the bulb'],
+    fixes: { 'lamp-out': ['Swap the bulb'] },
     why: 'A dark trailer is driven into from the side.',
   }),
   reflectorCheck('tag-trailer', 'driver-wheels', 'side'),

@@ -3,9 +3,16 @@ import { affectsSafetyPolicy } from './affects-safety';
 import { fireServicePolicy } from './fire-service';
 import { nilDefectPolicy } from './nil-defect';
 import { readinessPolicy } from './readiness';
-import { twoStepPolicy } from './two-step';
+import { scheduleOnlyPolicy, twoStepPolicy } from './two-step';
 
-export { affectsSafetyPolicy, fireServicePolicy, nilDefectPolicy, readinessPolicy, twoStepPolicy };
+export {
+  affectsSafetyPolicy,
+  fireServicePolicy,
+  nilDefectPolicy,
+  readinessPolicy,
+  scheduleOnlyPolicy,
+  twoStepPolicy,
+};
 
 /** The schools that ship. A depot may bring its own beside them. */
 export const policies: readonly Policy[] = [
@@ -14,6 +21,7 @@ export const policies: readonly Policy[] = [
   nilDefectPolicy,
   readinessPolicy,
   fireServicePolicy,
+  scheduleOnlyPolicy,
 ];
 
 /**

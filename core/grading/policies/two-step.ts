@@ -12,27 +12,10 @@ export const twoStepPolicy: Policy = {
     minor: 'Minor defect: reported and repaired in time',
     major: 'Major defect: not driven',
   },
+  schedule: { standard: 'nsc-13', houseStricter: true },
   gradeOf: { watch: 'note', repair: 'minor', stop: 'major' },
-  rules: [
-    {
-      id: 'wipers-when-needed',
-      harms: ['repair'],
-      systems: ['wipers'],
-      when: ['wet'],
-      grade: 'major',
-      because: 'wipers and washer are needed now',
-      source: 'NSC Standard 13, Schedule 1, item 23',
-    },
-    {
-      id: 'seat-belts-with-passengers',
-      harms: ['repair'],
-      systems: ['restraint', 'doors'],
-      when: ['passengers'],
-      grade: 'major',
-      because: 'passengers depend on it',
-      source: 'NSC Standard 13, Schedule 2, items 18 and 20',
-    },
-  ],
+  // What the schedule makes harder in the rain or with people aboard stands in its items.
+  rules: [],
   minorsMakeMajor: 4,
   deadlines: [
     {
@@ -51,4 +34,14 @@ export const twoStepPolicy: Policy = {
   report: { nilDefect: 'always', validHours: 24 },
   keepDays: 184,
   returnWithin: { days: 30, km: 3000 },
+};
+
+/** The same, and no stricter than the schedule where that lists a defect: for a depot that wants what the roadside holds, and no more. */
+export const scheduleOnlyPolicy: Policy = {
+  ...twoStepPolicy,
+  id: 'schedule-only',
+  title: 'Two-step schedule, nothing stricter',
+  why: 'A listed defect is exactly what the printed schedule says. What it does not list is graded as ever.',
+  schedule: { standard: 'nsc-13', houseStricter: false },
+  minorsMakeMajor: undefined,
 };

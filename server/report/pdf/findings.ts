@@ -64,7 +64,11 @@ function printFaults(sheet: Sheet, request: FindingsRequest): void {
   const sound = report.answers.filter(({ outcome }) => outcome === 'sound').length;
   if (report.defects.length === 0)
     sheet.line(
-      report.policy.words ? `${report.policy.words.sound}. ${words.nothing}` : words.nothing,
+      report.carried.length > 0
+        ? words.nothingNew(report.carried.length)
+        : report.policy.words
+          ? `${report.policy.words.sound}. ${words.nothing}`
+          : words.nothing,
     );
   sheet.line(words.counts(sound, report.answers.length), { soft: true });
   report.defects.forEach((defect, index) => printFault(sheet, request, defect, index + 1));

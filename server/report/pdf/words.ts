@@ -67,6 +67,10 @@ export const words = {
     seal: 'Seal',
   },
   nothing: 'No fault was found.',
+  nothingNew: (open: number) =>
+    open === 1
+      ? 'Nothing new was found. One defect or repair from before is not closed.'
+      : `Nothing new was found. ${open} defects or repairs from before are not closed.`,
   counts: (sound: number, total: number) => `${sound} of ${total} checks sound.`,
   under: 'Conditions to keep:',
   fixed: 'Put right on the spot:',
@@ -79,6 +83,7 @@ export const words = {
     acknowledged: 'Read by the next driver',
     worked: 'Work',
     overridden: 'Condition taken off by a supervisor',
+    'looked-again': 'Looked at again before leaving',
     released: 'Released by the officer',
     'signed-out': 'Signed out',
     returned: 'Returned',

@@ -1,16 +1,16 @@
 import { catalogue, type Capability, type Circumstance, type Phase } from '@nazar/core/catalogue';
 import { chosenPolicyId } from '@nazar/core/grading';
 import { orderWalk } from '@nazar/core/planning';
-import { formatSi, fromSi, parseTyped, toSi, unitFor } from '@nazar/core/quantity';
+import { formatSi, unitFor } from '@nazar/core/quantity';
 import { composeRig } from '@nazar/core/rig';
 import { useMemo, useState } from 'react';
 import { v7 as newId } from 'uuid';
 import { Body, Button, Card, Field, Heading, Screen, Soft } from '@/design';
 import { useWords } from '@/i18n';
 import { PlanSheet, usePlanning } from './plan';
-import { StationCard } from './station-card';
+import { ConditionsFields } from './conditions';
+import { useConditions } from './use-conditions';
 import { appendEntries, catalogueOf, keepPlan, useHabit, useReference, useSession } from '@/state';
-import { Choice } from './choice';
 import { JobChoice } from './job-choice';
 
 interface BeginScreenProps {
@@ -38,6 +38,8 @@ const TOOLS = new Set([
   'chocked',
 ]);
 
+const NOTHING: readonly Capability[] = [];
+
 /** Conditions of the moment and what to carry, before the first step. */
 export function BeginScreen(props: BeginScreenProps) {
   const { rigId, unitIds, phase, onBegun, onBack } = props;
@@ -45,11 +47,8 @@ export function BeginScreen(props: BeginScreenProps) {
   const person = useSession((state) => state.person);
   const reference = useReference((state) => state.reference);
   const habit = useHabit();
-  const hour = new Date().getHours();
-  const [dark, setDark] = useState(hour < 7 || hour >= 18);
-  const [wet, setWet] = useState(false);
-  const [frost, setFrost] = useState(false);
-  const [typed, setTyped] = useState('');
+  const conditions = useConditions();
+  const { circumstances, celsius, possible } = conditions;
   const [open, setOpen] = useState(false);
   const [place, setPlace] = useState(reference?.depot.name ?? '');
   const rig = useMemo(
@@ -70,21 +69,8 @@ export function BeginScreen(props: BeginScreenProps) {
   const [jobId, setJobId] = useState<string | undefined>(jobs[0]?.id);
   const job = jobs.find(({ id }) => id === jobId);
   const [alone, setAlone] = useState<readonly Capability[]>();
-  const [passengers, setPassengers] = useState(false);
-  const unit = unitFor('temperature', habit);
-  const parsed = parseTyped(typed, unit);
-  const celsius = parsed.ok ? Math.round(fromSi(parsed.si, '°C') * 10) / 10 : undefined;
-  const possible = typed.trim() === '' || (celsius !== undefined && celsius > -80 && celsius < 70);
-  const freezing = celsius === undefined ? frost : celsius <= 0;
-  const circumstances = useMemo<Circumstance[]>(
-    () => [
-      ...(dark ? (['dark'] as const) : []),
-      ...(wet ? (['wet'] as const) : []),
-      ...(freezing ? (['freezing'] as const) : []),
-      ...(passengers ? (['passengers'] as const) : []),
-    ],
-    [dark, wet, freezing, passengers],
-  );
+  // What today's job needs is tried today, whatever its turn.
+  const wanted = job?.needs ?? alone ?? NOTHING;
   const plan = useMemo(() => {
     if (!rig || !reference) return undefined;
     const units = rig.unitIds.flatMap((id) => reference.units.filter((each) => each.id === id));
@@ -92,6 +78,7 @@ export function BeginScreen(props: BeginScreenProps) {
       units,
       phase,
       circumstances,
+      needed: wanted,
       catalogue: catalogueOf(reference),
     });
     const without = (circumstance: Circumstance) =>
@@ -99,6 +86,7 @@ export function BeginScreen(props: BeginScreenProps) {
         units,
         phase,
         circumstances: circumstances.filter((each) => each !== circumstance),
+        needed: wanted,
         catalogue: catalogueOf(reference),
       }).instances.length;
     const { choice } = reference.depot;
@@ -127,19 +115,13 @@ export function BeginScreen(props: BeginScreenProps) {
         TOOLS.has(need),
       ),
     };
-  }, [rig, reference, phase, circumstances]);
-  const planning = usePlanning(plan?.units, phase, circumstances);
+  }, [rig, reference, phase, circumstances, wanted]);
+  const planning = usePlanning(plan?.units, phase, circumstances, wanted);
   if (!person || !reference || !rig || !plan) return null;
 
   const houseVersion = reference.content?.version ?? 0;
   // A rig with a trailer is usually out to tow it; a job that was planned knows better.
   const needs = job?.needs ?? alone ?? plan.capabilities.filter((each) => each === 'tow');
-
-  // Somebody who feels frost knows it better than an old number in the field.
-  const chooseFrost = (chosen: boolean) => {
-    setFrost(chosen);
-    if (celsius !== undefined && celsius <= 0 !== chosen) setTyped('');
-  };
 
   const tags = (reference.tags ?? [])
     .filter(({ unitId, required }) => required && rig.unitIds.includes(unitId))
@@ -173,20 +155,32 @@ export function BeginScreen(props: BeginScreenProps) {
     if (kept) onBegun(inspectionId);
   };
 
+  const asked =
+    conditions.open.length > 0
+      ? t('begin.asked', { what: conditions.open.map((each) => t(`begin.ask.${each}`)).join(', ') })
+      : undefined;
   return (
     <Screen
       title={`${t(`phase.${phase}`)} · ${rig.title}`}
       actions={<Button look="quiet" title={t('back')} onPress={onBack} />}
       foot={
-        <Button
-          look="main"
-          className="min-h-[64px]"
-          title={t('begin.go')}
-          disabled={!possible || planning.busy}
-          onPress={() => void begin()}
-        />
+        <>
+          {asked ? <Body live>{asked}</Body> : null}
+          <Button
+            look="main"
+            className="min-h-[64px]"
+            title={t('begin.go')}
+            disabled={asked !== undefined || !possible || planning.busy}
+            onPress={() => void begin()}
+          />
+        </>
       }
     >
+      <ConditionsFields
+        conditions={conditions}
+        carries={plan.capabilities.includes('passengers')}
+        onStation={({ station }) => setPlace(station)}
+      />
       <Card>
         {planning.plan ? (
           <Heading level={2}>
@@ -236,57 +230,14 @@ export function BeginScreen(props: BeginScreenProps) {
           }}
         />
       ) : null}
-      <Heading level={2}>{t('begin.title')}</Heading>
-      <StationCard
-        onTake={(weather, given) => {
-          setDark(given.includes('dark'));
-          setWet(given.includes('wet'));
-          const frozen = given.includes('freezing');
-          setFrost(frozen);
-          const degrees = Math.round(fromSi(toSi(weather.airC, '°C'), unit));
-          // A pavement that freezes under warmer air is frost; the number would deny it.
-          setTyped(weather.airC <= 0 === frozen ? String(degrees) : '');
-          setPlace(weather.station);
-        }}
-      />
-      <Choice
-        label={t('begin.light')}
-        options={[
-          [t('begin.daylight'), !dark, () => setDark(false)],
-          [t('begin.dark'), dark, () => setDark(true)],
-        ]}
-      />
-      <Choice
-        label={t('begin.weather')}
-        options={[
-          [t('begin.dry'), !wet, () => setWet(false)],
-          [t('begin.wet'), wet, () => setWet(true)],
-        ]}
-      />
-      <Choice
-        label={t('begin.frost')}
-        options={[
-          [t('begin.above'), !freezing, () => chooseFrost(false)],
-          [t('begin.below'), freezing, () => chooseFrost(true)],
-        ]}
-      />
-      {plan.capabilities.includes('passengers') ? (
-        <Choice
-          label={t('begin.aboard')}
-          options={[
-            [t('begin.empty'), !passengers, () => setPassengers(false)],
-            [t('begin.passengers'), passengers, () => setPassengers(true)],
-          ]}
-        />
-      ) : null}
       <Field
-        label={`${t('begin.temperature')} (${unit})`}
-        value={typed}
-        onChange={setTyped}
+        label={`${t('begin.temperature')} (${conditions.unit})`}
+        value={conditions.typed}
+        onChange={conditions.setTyped}
         inputMode="text"
         maxLength={5}
         trouble={possible ? undefined : t('begin.temperatureTrouble')}
-        hint={freezing ? t('begin.freezing') : undefined}
+        hint={conditions.freezing ? t('begin.freezing') : undefined}
       />
       <Field label={t('begin.place')} value={place} onChange={setPlace} maxLength={120} />
       <Soft>{t('guide')}</Soft>
@@ -296,6 +247,7 @@ export function BeginScreen(props: BeginScreenProps) {
           circumstances={circumstances}
           planning={planning}
           added={plan.added}
+          asked={asked}
           onWalk={() => void begin()}
           onClose={() => setOpen(false)}
         />

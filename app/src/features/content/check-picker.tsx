@@ -26,12 +26,15 @@ export function CheckPicker({ modules, objectionTo, onChoose }: CheckPickerProps
       {found.length === 0 ? <Body>{t('content.noneFound')}</Body> : null}
       {found.slice(0, MOST).map(({ module, check }) => {
         const objection = objectionTo(check);
+        // The same words are asked of several wheels and axles; the stop tells which.
+        const stop = module.zones.find(({ id }) => id === check.zone)?.title;
+        const where = [module.title, stop].filter(Boolean).join(' · ');
         return (
           <Button
             key={check.id}
             start
             title={check.title}
-            note={objection ? `${module.title}. ${objection}` : module.title}
+            note={objection ? `${where}. ${objection}` : where}
             disabled={objection !== undefined}
             onPress={() => onChoose(check, module)}
           />

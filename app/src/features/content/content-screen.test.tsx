@@ -180,7 +180,7 @@ it('writes a check of the house, asking for what is missing one by one', async (
       check: {
         id: 'house.look-at-the-tarp-bows',
         phases: ['post-trip'],
-        symptoms: [{ words: 'A bow is bent', harm: 'stop', fixable: false }],
+        symptoms: [{ words: 'A bow is bent', harm: 'stop' }],
       },
       scope: {},
     },

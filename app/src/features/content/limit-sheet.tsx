@@ -1,6 +1,7 @@
 import type { Check, Module } from '@nazar/core/catalogue';
 import type { Scope, StricterLimit } from '@nazar/core/house';
-import { parseTyped, unitFor } from '@nazar/core/quantity';
+import { unitOf } from '@nazar/core/measure';
+import { parseTyped } from '@nazar/core/quantity';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Body, Button, Field, Heading, Sheet } from '@/design';
@@ -22,7 +23,7 @@ export function LimitSheet({ units, content, refused, onKeep, onClose }: RuleShe
   const [reason, setReason] = useState('');
   const [trouble, setTrouble] = useState<string>();
   const reading = chosen?.check.reading;
-  const unit = reading && unitFor(reading.kind, habit);
+  const unit = reading && unitOf(reading, habit);
   const choose = (check: Check, module: Module) => {
     setChosen({ check, module });
     setSide(check.reading?.bands[0]?.side ?? 'below');

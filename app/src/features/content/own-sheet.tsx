@@ -65,9 +65,7 @@ export function OwnSheet({ units, content, refused, onKeep, onClose }: RuleSheet
         system: 'body',
         harm,
         takes: ['road'],
-        fixable: harm !== 'stop',
       })),
-      fixes: [],
       cautions: [],
       why: why.trim(),
     };

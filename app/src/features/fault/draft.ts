@@ -12,7 +12,9 @@ export interface FaultDraft {
   readonly photos: readonly PhotoReference[];
   readonly fixed?: string;
   readonly raisedTo?: FaultedPayload['raisedTo'];
-  readonly page: 'what' | 'how-much' | 'where';
+  /** What something touches that no list names. */
+  readonly other?: FaultedPayload['other'];
+  readonly page: 'what' | 'other' | 'how-much' | 'where';
 }
 
 /**

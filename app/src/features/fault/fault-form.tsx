@@ -1,3 +1,5 @@
+import { SOMETHING_ELSE, type Check, type Symptom } from '@nazar/core/catalogue';
+import { somethingElse } from '@nazar/core/grading';
 import { circumstancesOf, neededOf, type FaultedPayload } from '@nazar/core/inspection';
 import type { CheckInstance } from '@nazar/core/rig';
 import { Body, Button, Columns, Field, Heading, Screen, Soft } from '@/design';
@@ -7,7 +9,20 @@ import { appendEntries, previewFault, type Comparison, type Walk } from '@/state
 import { useFaultDraft, type FaultDraft } from './draft';
 import { FixButtons } from './fix-buttons';
 import { GradePanel } from './grade-panel';
+import { SomethingElse } from './something-else';
 import { WherePicker } from './where-picker';
+
+function toldInWords({ symptoms }: Check, { note, other }: FaultDraft): Symptom {
+  return somethingElse(symptoms, note, other ?? {});
+}
+
+function pageOf(draft: FaultDraft, symptom: Symptom | undefined): FaultDraft['page'] {
+  if (!symptom) return 'what';
+  // Words come first: without them there is nothing to keep.
+  if (symptom.id === SOMETHING_ELSE && draft.page !== 'what' && draft.note.trim().length < 3)
+    return 'other';
+  return draft.page === 'how-much' && !symptom.scale ? 'where' : draft.page;
+}
 
 interface FaultFormProps {
   readonly walk: Walk;
@@ -29,12 +44,11 @@ export function FaultForm(props: FaultFormProps) {
   const inspectionId = walk.inspection.id;
   const { draft, change, drop } = useFaultDraft(inspectionId, key, props.fresh);
   if (!draft) return null;
-  const symptom = check.symptoms.find(({ id }) => id === draft.symptomId);
-  const page = !symptom
-    ? 'what'
-    : draft.page === 'how-much' && !symptom.scale
-      ? 'where'
-      : draft.page;
+  const isElse = draft.symptomId === SOMETHING_ELSE;
+  const symptom = isElse
+    ? toldInWords(check, draft)
+    : check.symptoms.find(({ id }) => id === draft.symptomId);
+  const page = pageOf(draft, symptom);
 
   const keep = async (payload: FaultedPayload) => {
     const kept = await appendEntries([
@@ -70,8 +84,25 @@ export function FaultForm(props: FaultFormProps) {
             }
           />
         ))}
+        <Button
+          testID="something-else"
+          title={t('fault.else')}
+          start
+          selected={isElse}
+          onPress={() =>
+            change({
+              symptomId: SOMETHING_ELSE,
+              stepId: undefined,
+              fixed: undefined,
+              page: 'other',
+            })
+          }
+        />
       </Screen>
     );
+
+  if (page === 'other')
+    return <SomethingElse title={title} draft={draft} change={change} leave={leave} />;
 
   if (page === 'how-much' && symptom.scale)
     return (
@@ -103,6 +134,7 @@ export function FaultForm(props: FaultFormProps) {
     photos: draft.photos,
     ...(draft.fixed && { fixed: draft.fixed }),
     ...(draft.raisedTo && { raisedTo: draft.raisedTo }),
+    ...(isElse && { other: draft.other ?? {} }),
   };
   const seen = previewFault(walk, payload);
   const graded = seen.findings.find(({ about }) => about === key) ?? seen.byKey.get(key)?.graded;
@@ -152,9 +184,9 @@ export function FaultForm(props: FaultFormProps) {
               multiline
               maxLength={1000}
             />
-            {symptom.fixable && check.fixes.length > 0 ? (
+            {symptom.fixes ? (
               <FixButtons
-                fixes={check.fixes}
+                fixes={symptom.fixes}
                 fixed={draft.fixed}
                 onChange={(fixed) => change({ fixed })}
               />
@@ -163,14 +195,17 @@ export function FaultForm(props: FaultFormProps) {
               graded={graded}
               policies={walk.policiesOf(unit.id)}
               system={symptom.system}
-              onCompare={() =>
-                props.onCompare({
-                  checkId: check.id,
-                  symptomId: symptom.id,
-                  stepId: draft.stepId,
-                  circumstances: [...circumstancesOf(walk.inspection, walk.rig)],
-                  needed: [...neededOf(walk.inspection)],
-                })
+              onCompare={
+                isElse
+                  ? undefined
+                  : () =>
+                      props.onCompare({
+                        checkId: check.id,
+                        symptomId: symptom.id,
+                        stepId: draft.stepId,
+                        circumstances: [...circumstancesOf(walk.inspection, walk.rig)],
+                        needed: [...neededOf(walk.inspection)],
+                      })
               }
               raisedTo={draft.raisedTo}
               onRaise={(raisedTo) => change({ raisedTo })}
@@ -181,7 +216,7 @@ export function FaultForm(props: FaultFormProps) {
       <Button
         look="quiet"
         title={t('fault.former')}
-        onPress={() => change({ page: symptom.scale ? 'how-much' : 'what' })}
+        onPress={() => change({ page: isElse ? 'other' : symptom.scale ? 'how-much' : 'what' })}
       />
     </Screen>
   );

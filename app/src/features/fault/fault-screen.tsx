@@ -3,7 +3,7 @@ import type { CheckInstance, Rig } from '@nazar/core/rig';
 import { v7 as newId } from 'uuid';
 import { Body, Heading, Screen } from '@/design';
 import { useWords } from '@/i18n';
-import { knownDefects, useReference, useSession, useWalk, type Comparison } from '@/state';
+import { useSession, useWalk, type Comparison } from '@/state';
 import { FaultForm } from './fault-form';
 import type { FaultDraft } from './draft';
 
@@ -22,7 +22,6 @@ export function FaultScreen(props: FaultScreenProps) {
   const t = useWords();
   const walk = useWalk(inspectionId);
   const person = useSession((state) => state.person);
-  const reference = useReference((state) => state.reference);
   const instance = walk?.rig.instances.find(({ key }) => key === checkKey);
   if (!walk || !person || !instance)
     return (
@@ -39,9 +38,7 @@ export function FaultScreen(props: FaultScreenProps) {
         <Heading level={1}>{t('walk.signed')}</Heading>
       </Screen>
     );
-  const known = knownDefects(reference, walk.inspection.begun?.unitIds ?? [], inspectionId).find(
-    ({ key }) => key === checkKey,
-  );
+  const known = walk.known.find(({ key }) => key === checkKey);
   const fresh = (): FaultDraft => {
     const answer = onTheRoad ? undefined : walk.inspection.answers.get(checkKey);
     const before = answer?.outcome === 'fault' ? answer.fault : undefined;
@@ -56,6 +53,7 @@ export function FaultScreen(props: FaultScreenProps) {
       photos: before?.photos ?? [],
       fixed: before?.fixed,
       raisedTo: before?.raisedTo,
+      other: before?.other,
       page: before ? 'where' : named ? (named.scale ? 'how-much' : 'where') : 'what',
     };
   };

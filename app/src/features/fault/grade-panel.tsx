@@ -12,7 +12,8 @@ interface GradePanelProps {
   readonly system: System;
   readonly raisedTo: Grade | undefined;
   readonly onRaise: (grade: Grade | undefined) => void;
-  readonly onCompare: () => void;
+  /** Nothing to hold side by side of what no list names. */
+  readonly onCompare?: () => void;
 }
 
 const ORDER: readonly Grade[] = ['sound', 'note', 'minor', 'major'];
@@ -69,7 +70,9 @@ export function GradePanel(props: GradePanelProps) {
           />
         ))}
         {raisedTo ? <Button title={t('walk.undo')} onPress={() => onRaise(undefined)} /> : null}
-        <Button look="quiet" title={t('compare.open')} onPress={props.onCompare} />
+        {props.onCompare ? (
+          <Button look="quiet" title={t('compare.open')} onPress={props.onCompare} />
+        ) : null}
       </View>
       <Soft>{t('guide')}</Soft>
     </Card>

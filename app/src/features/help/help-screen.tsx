@@ -7,16 +7,7 @@ import { v7 as newId } from 'uuid';
 import { Bead, Body, Button, Card, Heading, Screen, SignalWords, Soft } from '@/design';
 import { RigDrawing } from '@/drawing';
 import { useWords } from '@/i18n';
-import {
-  appendEntries,
-  knownDefects,
-  syncNow,
-  useHearing,
-  useReference,
-  useSession,
-  useWalk,
-  type Walk,
-} from '@/state';
+import { appendEntries, syncNow, useHearing, useSession, useWalk, type Walk } from '@/state';
 import { keepAwake, ring } from '@/workers';
 
 export interface HelpScreenProps {
@@ -160,11 +151,7 @@ function AnswerCard({
   const { check, place, key } = instance;
   const lamp = check.needs.includes('lamps-on');
   const dark = lamp ? darkSymptomOf(instance) : undefined;
-  const reference = useReference((state) => state.reference);
-  const unitIds = walk.inspection.begun?.unitIds ?? [];
-  const known = knownDefects(reference, unitIds, walk.inspection.id).find(
-    (each) => each.key === key,
-  );
+  const known = walk.known.find((each) => each.key === key);
   const own = { inspectionId: walk.inspection.id, actorId: personId };
   const send = (kept: boolean) => (kept ? void syncNow() : undefined);
   return (

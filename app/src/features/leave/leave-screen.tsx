@@ -1,6 +1,8 @@
 import type { Capability } from '@nazar/core/catalogue';
-import { findObjections, type Finding } from '@nazar/core/grading';
-import { circumstancesOf, neededOf } from '@nazar/core/inspection';
+import { conditionsThatStand, findObjections, type Finding } from '@nazar/core/grading';
+import { certifiedAt, circumstancesOf, neededOf } from '@nazar/core/inspection';
+import { layoutOf } from '@nazar/core/planning';
+import { leftStanding, settingOf, vehicleState } from '@nazar/core/walking';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { Body, Button, Card, Columns, Heading, Screen, Soft, Toggles } from '@/design';
@@ -38,6 +40,7 @@ export function LeaveScreen({ inspectionId, onReport, onDone, onBack }: LeaveScr
   const [toWorkshop, setToWorkshop] = useState(false);
   const [lifting, setLifting] = useState<Finding | 'release'>();
   const [trouble, setTrouble] = useState<string>();
+  const [stowed, setStowed] = useState(false);
   const [notHere, setNotHere] = useState<string | undefined | null>(null);
   const isSupervisor = person?.role === 'supervisor';
   useEffect(() => {
@@ -73,6 +76,11 @@ export function LeaveScreen({ inspectionId, onReport, onDone, onBack }: LeaveScr
     officerReleases: policies.some(({ signatures }) => signatures.officerReleases),
     released: inspection.released !== undefined,
     toWorkshop,
+    met: new Set(inspection.lookedAgain.keys()),
+    leftOut:
+      begun && !stowed
+        ? leftStanding(vehicleState(inspection, settingOf(begun, rig)), layoutOf(rig), 'pre-trip')
+        : [],
   });
   const other = outings?.find(
     (outing) =>
@@ -90,6 +98,25 @@ export function LeaveScreen({ inspectionId, onReport, onDone, onBack }: LeaveScr
     setTrouble(refusal);
     return refusal === undefined;
   };
+  /** Certified since the walk was signed: read, and that part looked at, it need not be walked round again. */
+  const repairOf = ({ kind, about }: Finding) => {
+    if (kind !== 'fault') return undefined;
+    const words = certifiedAt({ key: about }, inspection).map((each) => each.words);
+    return words.length > 0 ? words.join('; ') : undefined;
+  };
+  const readAndLooked = async (about: string) => {
+    const own = { inspectionId, actorId: person.id };
+    const reads = certifiedAt({ key: about }, inspection).map(({ defectId }) => ({
+      ...own,
+      type: 'acknowledged' as const,
+      payload: { defectId },
+    }));
+    setTrouble(undefined);
+    const looked = { ...own, type: 'looked-again' as const, payload: { about } };
+    if (!(await appendEntries<'acknowledged' | 'looked-again'>([...reads, looked]))) return;
+    await syncNow();
+    setTrouble(await lastRefusal(inspectionId));
+  };
   const signOut = () =>
     send({
       inspectionId,
@@ -100,6 +127,7 @@ export function LeaveScreen({ inspectionId, onReport, onDone, onBack }: LeaveScr
         needs: toWorkshop ? [] : wanted,
         ...(begun?.job?.title && !toWorkshop && { title: begun.job.title }),
         conditions: [...verdict.conditions],
+        ...(stowed && { stowed: true as const }),
       },
     });
   const comeBack = async () => {
@@ -113,6 +141,12 @@ export function LeaveScreen({ inspectionId, onReport, onDone, onBack }: LeaveScr
   };
 
   const isOut = signedOut && !returned;
+  // What is done before it leaves has its own question above; on the road nothing of it is left to heed.
+  const doneBefore = conditionsThatStand(findings).filter(({ bars }) => bars === 'before-leaving');
+  const toKeep = verdict.conditions.filter(
+    (words) => !doneBefore.some(({ condition }) => condition === words),
+  );
+  const isLimited = toKeep.length > 0 || verdict.mostKmh !== undefined;
   const foot = returned ? (
     <Button className="min-h-[64px]" title={t('leave.toReport')} onPress={onReport} />
   ) : isOut ? (
@@ -126,7 +160,7 @@ export function LeaveScreen({ inspectionId, onReport, onDone, onBack }: LeaveScr
     <Button
       look="main"
       className="min-h-[64px]"
-      title={t(toWorkshop ? 'leave.goToWorkshop' : 'leave.go')}
+      title={t(toWorkshop ? 'leave.goToWorkshop' : isLimited ? 'leave.goUnder' : 'leave.go')}
       disabled={!mayLeave}
       onPress={() => void signOut()}
     />
@@ -196,16 +230,33 @@ export function LeaveScreen({ inspectionId, onReport, onDone, onBack }: LeaveScr
                   mayLift={isSupervisor}
                   onLift={(finding) => setLifting(finding)}
                   onRelease={() => setLifting('release')}
+                  numberOf={(id) => rig.units.find(({ unit }) => unit.id === id)?.unit.number ?? ''}
+                  onStowed={() => setStowed(true)}
+                  repairOf={(finding) => repairOf(finding)}
+                  onReadAndLooked={
+                    isOwn ? (finding) => void readAndLooked(finding.about) : undefined
+                  }
+                  onLookedAgain={
+                    isOwn
+                      ? ({ about }) =>
+                          void send({
+                            inspectionId,
+                            actorId: person.id,
+                            type: 'looked-again',
+                            payload: { about },
+                          })
+                      : undefined
+                  }
                 />
               </Card>
             )}
-            {verdict.conditions.length > 0 || verdict.mostKmh !== undefined ? (
+            {isLimited ? (
               <Card marked>
                 <Heading level={2}>{t('sign.conditions')}</Heading>
                 {verdict.mostKmh === undefined ? null : (
                   <Body className="font-thick">{t('most', { speed: speed(verdict.mostKmh) })}</Body>
                 )}
-                {verdict.conditions.map((words) => (
+                {toKeep.map((words) => (
                   <Body key={words}>{words}</Body>
                 ))}
                 <Soft>{t('leave.accept')}</Soft>

@@ -1,5 +1,5 @@
 import type { Finding, Objection } from '@nazar/core/grading';
-import { fireEvent, render, screen } from '@testing-library/react';
+import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import '@/i18n';
 import { joinBlocked, Objections } from './objections';
 
@@ -21,13 +21,23 @@ const blocked: Objection[] = [
 ];
 const barred: Objection = { code: 'condition', bar: 'dark', finding: lamp };
 
-function show(objections: readonly Objection[], mayLift: boolean) {
+function show(objections: readonly Objection[], mayLift: boolean, isOwn = true) {
+  const onLookedAgain = jest.fn();
   const onLift = jest.fn();
   const onRelease = jest.fn();
+  const onStowed = jest.fn();
   render(
-    <Objections objections={objections} mayLift={mayLift} onLift={onLift} onRelease={onRelease} />,
+    <Objections
+      objections={objections}
+      mayLift={mayLift}
+      onLift={onLift}
+      onRelease={onRelease}
+      numberOf={() => '241'}
+      onStowed={onStowed}
+      onLookedAgain={isOwn ? onLookedAgain : undefined}
+    />,
   );
-  return { onLift, onRelease };
+  return { onLift, onRelease, onStowed, onLookedAgain };
 }
 
 it('tells once what the same fault blocks', () => {
@@ -73,4 +83,51 @@ it('names what the rig does not have, and lets an officer release', () => {
   expect(screen.getByText('This rig has no Plow.')).toBeTruthy();
   fireEvent.click(screen.getByRole('button', { name: 'Release it' }));
   expect(onRelease).toHaveBeenCalledTimes(1);
+});
+
+it('names what is still out, of which unit, and lets the driver say that it is in', () => {
+  const { onStowed } = show(
+    [
+      {
+        code: 'left-out',
+        items: [{ change: 'outriggers-in', unitId: 'crane' }, { change: 'chocks-out' }],
+      },
+    ],
+    false,
+  );
+  expect(screen.getByText('Bring the outriggers in · 241')).toBeTruthy();
+  expect(screen.getByText('Take the chocks away')).toBeTruthy();
+  fireEvent.click(screen.getByTestId('stowed'));
+  expect(onStowed).toHaveBeenCalled();
+});
+
+it('has the driver look again at what is done before leaving, and nobody else', () => {
+  const bracket = finding('mirror', { grade: 'minor', condition: 'Tighten it before leaving.' });
+  const objection: Objection = { code: 'before-leaving', finding: bracket };
+  const { onLookedAgain } = show([objection], false);
+  expect(screen.getByText('Tighten it before leaving.')).toBeTruthy();
+  fireEvent.click(screen.getByTestId('looked-again'));
+  expect(onLookedAgain).toHaveBeenCalledWith(bracket);
+  cleanup();
+  show([objection], true, false);
+  expect(screen.queryByTestId('looked-again')).toBeNull();
+});
+
+it('has a repair of this walk read and its part looked at in one touch', () => {
+  const onReadAndLooked = jest.fn();
+  const props = {
+    objections: [{ code: 'blocked', capability: 'road', findings: [nut] }] as const,
+    mayLift: false,
+    onLift: jest.fn(),
+    onRelease: jest.fn(),
+    numberOf: () => '241',
+    onStowed: jest.fn(),
+    onReadAndLooked,
+  };
+  const { rerender } = render(<Objections {...props} repairOf={() => undefined} />);
+  expect(screen.queryByTestId('read-and-looked')).toBeNull();
+  rerender(<Objections {...props} repairOf={() => 'Nut and stud renewed'} />);
+  expect(screen.getByText('Repaired and certified: Nut and stud renewed')).toBeTruthy();
+  fireEvent.click(screen.getByTestId('read-and-looked'));
+  expect(onReadAndLooked).toHaveBeenCalledWith(nut);
 });

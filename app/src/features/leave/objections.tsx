@@ -1,5 +1,6 @@
 import type { Capability } from '@nazar/core/catalogue';
 import type { Finding, Objection } from '@nazar/core/grading';
+import type { VehicleChange } from '@nazar/core/vehicle';
 import { View } from 'react-native';
 import { Bead, Body, Button, Soft } from '@/design';
 import { useWords } from '@/i18n';
@@ -9,10 +10,20 @@ interface ObjectionsProps {
   readonly mayLift: boolean;
   readonly onLift: (finding: Finding) => void;
   readonly onRelease: () => void;
+  /** Number of a unit of the rig. */
+  readonly numberOf: (unitId: string) => string;
+  readonly onStowed: () => void;
+  /** Undefined for whoever has not walked round it. */
+  readonly onLookedAgain?: (finding: Finding) => void;
+  /** What the workshop has done about a fault of this walk since, in words; nothing where it is not certified. */
+  readonly repairOf?: (finding: Finding) => string | undefined;
+  readonly onReadAndLooked?: (finding: Finding) => void;
 }
 
 /** What keeps the rig in, each with the defect behind it and who could change it. */
-export function Objections({ objections, mayLift, onLift, onRelease }: ObjectionsProps) {
+export function Objections(props: ObjectionsProps) {
+  const { objections, mayLift, onLift, onRelease, numberOf, onStowed, onLookedAgain } = props;
+  const { repairOf, onReadAndLooked } = props;
   const t = useWords();
   return joinBlocked(objections).map((objection) => {
     switch (objection.code) {
@@ -30,10 +41,66 @@ export function Objections({ objections, mayLift, onLift, onRelease }: Objection
                 list: objection.capabilities.map((each) => t(`capability.${each}`)).join(', '),
               })}
             </Body>
-            {objection.findings.map((finding) => (
-              <FindingRow key={finding.about} finding={finding} />
-            ))}
+            {objection.findings.map((finding) => {
+              const repair = repairOf?.(finding);
+              return (
+                <View key={finding.about} className="gap-2">
+                  <FindingRow finding={finding} />
+                  {repair !== undefined && onReadAndLooked ? (
+                    <>
+                      <Body className="font-thick">{t('leave.repaired', { words: repair })}</Body>
+                      <Button
+                        testID="read-and-looked"
+                        title={t('leave.readAndLooked')}
+                        onPress={() => onReadAndLooked(finding)}
+                      />
+                    </>
+                  ) : null}
+                </View>
+              );
+            })}
             <Soft>{t('leave.majorStays')}</Soft>
+          </View>
+        );
+      case 'left-out':
+        return (
+          <View key="left-out" className="gap-2">
+            <Body role="alert" className="font-thick">
+              {t('leave.leftOut')}
+            </Body>
+            {objection.items.map(({ change, unitId }) => {
+              const what = t(`change.${change as VehicleChange}`);
+              return (
+                <Body key={`${change} ${unitId ?? ''}`}>
+                  {unitId === undefined
+                    ? what
+                    : t('bar.ofUnit', { what, number: numberOf(unitId) })}
+                </Body>
+              );
+            })}
+            <Button testID="stowed" title={t('leave.stowed')} onPress={onStowed} />
+          </View>
+        );
+      case 'before-leaving':
+        return (
+          <View
+            key={`before ${objection.finding.about} ${objection.finding.condition ?? ''}`}
+            className="gap-2"
+          >
+            <Body role="alert" className="font-thick">
+              {t('leave.beforeLeaving')}
+            </Body>
+            <FindingRow finding={objection.finding} />
+            {onLookedAgain ? (
+              <>
+                <Button
+                  testID="looked-again"
+                  title={t('leave.lookedAgain')}
+                  onPress={() => onLookedAgain(objection.finding)}
+                />
+                <Soft>{t('leave.lookedAgainWhy')}</Soft>
+              </>
+            ) : null}
           </View>
         );
       case 'condition':

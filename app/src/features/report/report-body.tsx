@@ -88,10 +88,14 @@ export function ReportBody({ file }: { readonly file: ReportFile }) {
       <Card>
         <Heading level={2}>{t('report.faults')}</Heading>
         {report.defects.length === 0 ? (
-          <Body>
-            {report.policy.words ? `${report.policy.words.sound}. ` : ''}
-            {t('sign.nothing')}
-          </Body>
+          report.carried.length === 0 ? (
+            <Body>
+              {report.policy.words ? `${report.policy.words.sound}. ` : ''}
+              {t('sign.nothing')}
+            </Body>
+          ) : (
+            <Body>{t('sign.nothingNew', { count: report.carried.length })}</Body>
+          )
         ) : null}
         {report.defects.map((defect) => (
           <DefectLines key={defect.key} defect={defect} words={report.policy.words} />

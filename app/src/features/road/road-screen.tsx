@@ -1,4 +1,4 @@
-import { assess } from '@nazar/core/inspection';
+import { assess, wordsOf } from '@nazar/core/inspection';
 import type { CheckInstance } from '@nazar/core/rig';
 import { useEffect, useMemo, useState } from 'react';
 import { Bead, Body, Button, Card, Field, Heading, Screen, Soft } from '@/design';
@@ -86,14 +86,13 @@ function Found({ walk }: { readonly walk: Walk }) {
           {t(`capability.${capability}`)}: {t('capabilityState.blocked')}
         </Body>
       ))}
-      {inspection.found.map(({ eventId, key, symptomId }) => {
-        const assessed = assessment.byKey.get(key);
-        const symptom = assessed?.instance.check.symptoms.find(({ id }) => id === symptomId);
-        return (
-          <Body key={eventId}>
-            {assessed?.instance.check.title}: {symptom?.words}
+      {inspection.found.map((found) => {
+        const check = assessment.byKey.get(found.key)?.instance.check;
+        return check ? (
+          <Body key={found.eventId}>
+            {check.title}: {wordsOf(check, found)}
           </Body>
-        );
+        ) : null;
       })}
     </Card>
   );

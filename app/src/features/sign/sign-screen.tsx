@@ -13,7 +13,9 @@ import { Bead, Body, Button, Card, Columns, Heading, Screen, SignaturePad, Soft 
 import { useWords } from '@/i18n';
 import { appendEntries, keepLastOrder, useSession, useSpeed, useWalk } from '@/state';
 import { HeadlineBanner } from '@/drawing';
-import { leftStanding, settingOf, vehicleState } from '@nazar/core/walking';
+import { layoutOf } from '@nazar/core/planning';
+import { endOf, type VehicleChange } from '@nazar/core/vehicle';
+import { isUnsaid, leftStanding, settingOf, vehicleState } from '@nazar/core/walking';
 
 export interface SignScreenProps {
   readonly inspectionId: string;
@@ -47,9 +49,13 @@ export function SignScreen({ inspectionId, onSealed, onBack }: SignScreenProps) 
   const { begun } = inspection;
   const stays = findStays(inspection, rig);
   const hasty = findHasty(stays);
-  const standing = begun
-    ? leftStanding(vehicleState(inspection.course, settingOf(begun, rig)))
-    : [];
+  const layout = layoutOf(rig);
+  const state = begun && vehicleState(inspection, settingOf(begun, rig));
+  const leaves = endOf(begun?.phase ?? '') === 'ready to leave';
+  const standing = begun && state ? leftStanding(state, layout, begun.phase) : [];
+  const unsaid = leaves && state !== undefined && isUnsaid(state, layout);
+  // What may not be driven need not stand as if it were: the workshop fetches it as it is.
+  const mustPutBack = (standing.length > 0 || unsaid) && verdict.headline !== 'stays';
   const objections = findObjections({
     verdict,
     findings,
@@ -61,9 +67,37 @@ export function SignScreen({ inspectionId, onSealed, onBack }: SignScreenProps) 
     released: false,
   });
 
+  const putBack = async (change: VehicleChange, unitId: string | undefined) => {
+    setTrouble(undefined);
+    await appendEntries([
+      {
+        inspectionId,
+        actorId: person.id,
+        type: 'changed',
+        payload: { change, ...(unitId !== undefined && { unitId }) },
+      },
+    ]);
+  };
+
+  const vouch = async () => {
+    setTrouble(undefined);
+    await appendEntries([
+      {
+        inspectionId,
+        actorId: person.id,
+        type: 'affirmed',
+        payload: { what: 'all-stowed', zone: rig.zones[0].key },
+      },
+    ]);
+  };
+
   const sign = async () => {
     if (missing.length > 0) {
       setTrouble(t('sign.needAnswers'));
+      return;
+    }
+    if (mustPutBack) {
+      setTrouble(t('putBack.first'));
       return;
     }
     if (strokes.length === 0) {
@@ -133,7 +167,10 @@ export function SignScreen({ inspectionId, onSealed, onBack }: SignScreenProps) 
                   </Heading>
                 </View>
                 {each.findings.slice(0, SHOWN).map((finding) => (
-                  <FindingLine key={`${finding.kind} ${finding.about}`} finding={finding} />
+                  <FindingLine
+                    key={`${finding.kind} ${finding.about} ${finding.condition ?? ''}`}
+                    finding={finding}
+                  />
                 ))}
                 {each.findings.length > SHOWN ? (
                   <Soft>{t('sign.more', { count: each.findings.length - SHOWN })}</Soft>
@@ -162,15 +199,34 @@ export function SignScreen({ inspectionId, onSealed, onBack }: SignScreenProps) 
                 ))}
               </Card>
             ) : null}
+            {unsaid ? (
+              <Card marked>
+                <Heading level={2}>{t('affirm.all-stowed.title')}</Heading>
+                <Soft>{t('affirm.all-stowed.why')}</Soft>
+                <Button
+                  testID="all-stowed"
+                  title={t('affirm.all-stowed.yes')}
+                  onPress={() => void vouch()}
+                />
+              </Card>
+            ) : null}
             {standing.length > 0 ? (
               <Card marked>
                 <Heading level={2}>{t('putBack.title')}</Heading>
-                <Soft>{t('putBack.why')}</Soft>
-                {standing.map((change) => (
-                  <Body key={change} className="font-thick">
-                    {t(`change.${change}`)}
-                  </Body>
-                ))}
+                <Soft>{t(leaves ? 'putBack.why' : 'putBack.parked')}</Soft>
+                {standing.map(({ change, unitId }) => {
+                  const number = rig.units.find(({ unit }) => unit.id === unitId)?.unit.number;
+                  const what = t(`change.${change}`);
+                  return (
+                    <Button
+                      key={`${change} ${unitId ?? ''}`}
+                      start
+                      testID={`put-back-${change}`}
+                      title={number === undefined ? what : t('bar.ofUnit', { what, number })}
+                      onPress={() => void putBack(change, unitId)}
+                    />
+                  );
+                })}
               </Card>
             ) : null}
             {hasty.length > 0 ? (

@@ -28,7 +28,7 @@ export function StopCautions({
       role="button"
       aria-label={`${cautions.map(({ signal, words }) => `${signal}. ${words}`).join(' ')} ${t('close')}`}
       onPress={onRead}
-      className="gap-1 px-4 pb-1"
+      className="gap-1"
     >
       {cautions.map((caution) => (
         <SignalWords key={caution.words} caution={caution} />

@@ -1,5 +1,5 @@
 import type { CheckInstance } from '@nazar/core/rig';
-import { memo, useEffect, useRef, type ReactNode } from 'react';
+import { memo, useEffect, useRef } from 'react';
 import { Pressable, ScrollView, Text, View } from 'react-native';
 import { Bead, type BeadState } from '@/design';
 import { useWords } from '@/i18n';
@@ -10,39 +10,41 @@ interface CheckListProps {
   readonly stateOf: (key: string) => BeadState;
   readonly isWeak: (key: string) => boolean;
   readonly onChoose: (key: string) => void;
-  /** What is read before the list, and scrolls with it where a screen is short. */
-  readonly before?: ReactNode;
+  /** Whether it scrolls by itself, or with what it stands in. */
+  readonly scrolls: boolean;
 }
 
-/** The checks of one stop as beads on a string; the present one stays in view, unless there is something to read first. */
+/** The checks of one stop as beads on a string; the present one stays in view. */
 export function CheckList(props: CheckListProps) {
-  const { instances, currentKey, stateOf, isWeak, onChoose, before } = props;
+  const { instances, currentKey, stateOf, isWeak, onChoose, scrolls } = props;
   const t = useWords();
   const list = useRef<ScrollView>(null);
-  const reads = before !== undefined;
   useEffect(() => {
-    if (reads) return undefined;
+    if (!scrolls) return undefined;
     // After the answer was painted: the list may follow a moment later.
     const soon = setTimeout(() => {
       document.getElementById(`check ${currentKey}`)?.scrollIntoView({ block: 'center' });
     }, 60);
     return () => clearTimeout(soon);
-  }, [currentKey, reads]);
+  }, [currentKey, scrolls]);
+  const rows = (
+    <View role="list" aria-label={t('walk.checkList')}>
+      {instances.map((instance) => (
+        <CheckRow
+          key={instance.key}
+          instance={instance}
+          state={stateOf(instance.key)}
+          isCurrent={instance.key === currentKey}
+          isWeak={isWeak(instance.key)}
+          onChoose={onChoose}
+        />
+      ))}
+    </View>
+  );
+  if (!scrolls) return rows;
   return (
-    <ScrollView ref={list} className={`flex-1 ${reads ? 'min-h-[150px]' : 'min-h-[64px]'}`}>
-      {before}
-      <View role="list" aria-label={t('walk.checkList')}>
-        {instances.map((instance) => (
-          <CheckRow
-            key={instance.key}
-            instance={instance}
-            state={stateOf(instance.key)}
-            isCurrent={instance.key === currentKey}
-            isWeak={isWeak(instance.key)}
-            onChoose={onChoose}
-          />
-        ))}
-      </View>
+    <ScrollView ref={list} className="min-h-[64px] flex-1">
+      {rows}
     </ScrollView>
   );
 }

@@ -1,4 +1,4 @@
-import type { Clock } from '@nazar/core/planning';
+import type { Clock } from '@nazar/core/vehicle';
 import { LATE_AFTER, type VehicleState } from '@nazar/core/walking';
 import { act, render, screen } from '@testing-library/react';
 import '@/i18n';
@@ -26,12 +26,8 @@ function pass(seconds: number) {
 function show(wanted: readonly Clock[], change: Partial<VehicleState> = {}) {
   const now = timeNow();
   const state: VehicleState = {
-    engine: 'on',
-    powerTakeOff: false,
-    hood: false,
-    propped: false,
-    platform: false,
-    outriggers: false,
+    values: { engine: 'idling' },
+    air: { psi: 0, since: now },
     airAt: now + 90_000,
     oilAt: Infinity,
     warmAt: now + 300_000,

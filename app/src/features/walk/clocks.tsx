@@ -1,4 +1,4 @@
-import type { Clock } from '@nazar/core/planning';
+import type { Clock } from '@nazar/core/vehicle';
 import { runningClocks, type VehicleState } from '@nazar/core/walking';
 import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';

@@ -17,6 +17,7 @@ const assessedOf = (ending: string, of = walk): InstanceAssessment => {
 
 function show(change: Partial<DockProps> = {}) {
   const on = {
+    onReadStop: jest.fn(),
     onStep: jest.fn(),
     onOpenStep: jest.fn(),
     onElsewhere: jest.fn(),
@@ -27,6 +28,8 @@ function show(change: Partial<DockProps> = {}) {
     onCannot: jest.fn(),
     onMeasure: jest.fn(),
     onTakeBack: jest.fn(),
+    onStillThere: jest.fn(),
+    onLooksRepaired: jest.fn(),
   };
   const go = jest.fn();
   render(
@@ -36,6 +39,8 @@ function show(change: Partial<DockProps> = {}) {
       step={undefined}
       forbidden={undefined}
       rest={<>the rest</>}
+      stopCautions={[]}
+      whole={false}
       offers={[]}
       onward={{ to: 'check', title: 'Next', go }}
       {...on}
@@ -119,4 +124,47 @@ it('asks the helper, and says that it is asked', () => {
   show({ asks: { name: 'Petra Lunde', asked: false, ask } });
   touch(/Petra Lunde/);
   expect(ask).toHaveBeenCalled();
+});
+
+it('has no way to call a cycle sound but to step through it', () => {
+  const onPlay = jest.fn();
+  show({ onPlay });
+  expect(isThere('Sound')).toBe(false);
+  fireEvent.click(screen.getByTestId('play'));
+  expect(onPlay).toHaveBeenCalled();
+});
+
+it('puts what can kill before what is looked for, and the rest after it', () => {
+  const assessed = assessedOf('truck.air.leak-released');
+  show({ assessed, stopCautions: [{ signal: 'WARNING', words: 'Of the stop.' }] });
+  const words = screen.getByTestId('dock').textContent;
+  const at = (part: string) => {
+    const place = words.indexOf(part);
+    expect(place).toBeGreaterThanOrEqual(0);
+    return place;
+  };
+  const { title, criterion, cautions } = assessed.instance.check;
+  expect(at('Of the stop.')).toBeLessThan(at(title));
+  expect(at(cautions[0].words)).toBeLessThan(at(criterion));
+});
+
+it('asks of an open defect whether it is still there, and does not let it be called sound in one touch', () => {
+  const on = show({ known: 'Mud flap torn' });
+  expect(isThere('Sound')).toBe(false);
+  touch('Still there');
+  expect(on.onStillThere).toHaveBeenCalledTimes(1);
+  touch('Looks repaired');
+  expect(on.onLooksRepaired).toHaveBeenCalledTimes(1);
+  expect(screen.getByText(/stays open until the workshop has certified it/)).toBeTruthy();
+  // Another fault of the same check can be named all the same.
+  touch('Fault');
+  expect(on.onFault).toHaveBeenCalledTimes(1);
+});
+
+it('asks for the number beside a fault that was named without it', () => {
+  const tread = assessedOf('truck.tyre.tread-steer/steer-left');
+  const on = show({ assessed: { ...tread, state: 'major', asksReading: true } });
+  expect(screen.getByRole('alert').textContent).toMatch(/wanted beside the fault/);
+  fireEvent.click(screen.getByTestId('measure-beside'));
+  expect(on.onMeasure).toHaveBeenCalled();
 });

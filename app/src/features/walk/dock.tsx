@@ -1,12 +1,14 @@
-import type { InstanceAssessment } from '@nazar/core/inspection';
-import type { VehicleChange } from '@nazar/core/planning';
+import type { Caution } from '@nazar/core/catalogue';
+import { faultsOf, wordsOf, type InstanceAssessment } from '@nazar/core/inspection';
+import type { VehicleChange } from '@nazar/core/vehicle';
 import type { Forbidden, NextStep } from '@nazar/core/walking';
 import { formatSi, type UnitName } from '@nazar/core/quantity';
 import type { WeakSpot } from '@nazar/core/repair';
 import { memo, type ReactNode } from 'react';
-import { ScrollView, useWindowDimensions, View } from 'react-native';
-import { Bead, Body, Button, Heading, SignalWords, Soft } from '@/design';
+import { View } from 'react-native';
+import { Bead, Body, Button, Heading, HintedScroll, SignalWords, Soft } from '@/design';
 import { formatWhen, useWords } from '@/i18n';
+import { StopCautions } from './board-parts';
 import { ForbiddenCard } from './forbidden-card';
 import { StepCard } from './step-card';
 
@@ -20,16 +22,29 @@ export interface LastReading {
 }
 
 interface DockProps {
+  /** Cautions of the stop that nobody has put away yet. */
+  readonly stopCautions: readonly Caution[];
+  readonly onReadStop: () => void;
+  /** A short screen scrolls as a whole: what is said here is no scroll of its own. */
+  readonly whole: boolean;
+  /** What has changed, where it has no room above. */
+  readonly news?: ReactNode;
+  /** The checks of this stop, where they have no room above. */
+  readonly others?: ReactNode;
   readonly assessed: InstanceAssessment;
   readonly last?: LastReading;
   readonly unitOfHabit?: UnitName;
   /** Symptom of a defect that is open here since an earlier walk. */
   readonly known?: string;
+  readonly onStillThere: () => void;
+  readonly onLooksRepaired: () => void;
   readonly repaired?: string;
   readonly weak?: WeakSpot;
   readonly hasDraft: boolean;
   /** What comes before this check. */
   readonly step: NextStep | undefined;
+  /** Number of the unit that the step is done to. */
+  readonly stepNumber?: string;
   /** It must not be made any more. */
   readonly forbidden: Forbidden | undefined;
   /** What may be said of the rest of the stop. */
@@ -62,63 +77,87 @@ interface DockProps {
 export function Dock(props: DockProps) {
   const t = useWords();
   const { assessed, known, repaired, weak } = props;
+  // A list is counted, a number measured, a cycle stepped through; everything else is asked about in one question.
+  const asksStill =
+    known !== undefined &&
+    isOpen(assessed) &&
+    !assessed.instance.contents &&
+    !assessed.instance.check.reading?.required &&
+    !props.onPlay;
   const { check, place } = assessed.instance;
   const needs = check.needs.map((need) => t(`need.${need}`)).join(', ');
   const helper = check.helper === 'none' ? '' : t(`helper.${check.helper}`);
-  return (
-    <View testID="dock" className="max-h-[70%] min-h-0 shrink border-t-2 border-line bg-surface">
-      <ScrollView
-        tabIndex={0}
-        className="min-h-[64px] shrink"
-        contentContainerClassName="gap-1 px-4 pb-1 pt-3"
-      >
-        <View className="flex-row items-start gap-3">
-          <View className="pt-1">
-            <Bead state={assessed.state} size={28} />
-          </View>
-          <Heading level={2} className="shrink leading-7">
-            {check.title}
-            {place ? ` · ${place.title}` : ''}
-          </Heading>
+  const grave = (caution: Caution) => caution.signal === 'DANGER' || caution.signal === 'WARNING';
+  const cautions = (of: readonly Caution[]) =>
+    of.map((caution) => <SignalWords key={caution.words} caution={caution} />);
+  const said = (
+    <>
+      {props.stopCautions.length > 0 ? (
+        <StopCautions cautions={props.stopCautions} onRead={props.onReadStop} />
+      ) : null}
+      <View className="flex-row items-start gap-3">
+        <View className="pt-1">
+          <Bead state={assessed.state} size={28} />
         </View>
-        <Body>{check.criterion}</Body>
-        {known ? <Body className="font-thick">{t('walk.known', { words: known })}</Body> : null}
-        {repaired ? (
-          <Body className="font-thick">{t('walk.repaired', { words: repaired })}</Body>
-        ) : null}
-        {weak ? (
-          <Body className="font-thick">
-            {t('weak.shake', { findings: weak.findings, walks: weak.walks })}
-          </Body>
-        ) : null}
-        <LastLine {...props} />
-        {check.cautions.map((caution) => (
-          <SignalWords key={caution.words} caution={caution} />
-        ))}
-        {props.offers.map((change) => (
-          <Button
-            key={change}
-            title={t(`change.${change}`)}
-            onPress={() => props.onOffer(change)}
-          />
-        ))}
-        <Soft>
-          {[t(`method.${check.method}`), needs && t('walk.needs', { needs }), helper, check.why]
-            .filter(Boolean)
-            .join(' · ')}
-        </Soft>
-        {props.asks ? (
-          <Button
-            look="quiet"
-            selected={props.asks.asked}
-            title={t(props.asks.asked ? 'helping.asked' : 'helping.ask', {
-              name: props.asks.name,
-            })}
-            onPress={props.asks.ask}
-          />
-        ) : null}
-        {check.source ? <Soft>{t('walk.source', { source: check.source })}</Soft> : null}
-      </ScrollView>
+        <Heading level={2} className="shrink leading-7">
+          {check.title}
+          {place ? ` · ${place.title}` : ''}
+        </Heading>
+      </View>
+      {/* What can kill stands before what is looked for. */}
+      {cautions(check.cautions.filter(grave))}
+      <Body>{check.criterion}</Body>
+      {props.news}
+      {known && !asksStill ? (
+        <Body className="font-thick">{t('walk.known', { words: known })}</Body>
+      ) : null}
+      {repaired ? (
+        <Body className="font-thick">{t('walk.repaired', { words: repaired })}</Body>
+      ) : null}
+      {weak ? (
+        <Body className="font-thick">
+          {t('weak.shake', { findings: weak.findings, walks: weak.walks })}
+        </Body>
+      ) : null}
+      <LastLine {...props} />
+      {cautions(check.cautions.filter((each) => !grave(each)))}
+      {props.offers.map((change) => (
+        <Button key={change} title={t(`change.${change}`)} onPress={() => props.onOffer(change)} />
+      ))}
+      <Soft>
+        {[t(`method.${check.method}`), needs && t('walk.needs', { needs }), helper, check.why]
+          .filter(Boolean)
+          .join(' · ')}
+      </Soft>
+      {props.asks ? (
+        <Button
+          look="quiet"
+          selected={props.asks.asked}
+          title={t(props.asks.asked ? 'helping.asked' : 'helping.ask', {
+            name: props.asks.name,
+          })}
+          onPress={props.asks.ask}
+        />
+      ) : null}
+      {check.source ? <Soft>{t('walk.source', { source: check.source })}</Soft> : null}
+      {props.others}
+    </>
+  );
+  const warns = props.stopCautions.length > 0 || check.cautions.some(grave);
+  return (
+    <View
+      testID="dock"
+      className={`min-h-0 border-t-2 border-line bg-surface ${props.whole ? '' : 'shrink'} ${
+        warns ? 'max-h-full' : 'max-h-[70%]'
+      }`}
+    >
+      {props.whole ? (
+        <View className="gap-1 px-4 pb-1 pt-3">{said}</View>
+      ) : (
+        <HintedScroll key={assessed.instance.key} hint={t('more')}>
+          {said}
+        </HintedScroll>
+      )}
       <View className="gap-2 px-4 pb-4 pt-2">
         {isOpen(assessed) && props.forbidden ? (
           <ForbiddenCard
@@ -129,6 +168,7 @@ export function Dock(props: DockProps) {
         ) : isOpen(assessed) && props.step ? (
           <StepCard
             step={props.step}
+            number={props.stepNumber}
             onDone={props.onStep}
             onOpen={props.onOpenStep}
             onElsewhere={props.onElsewhere}
@@ -140,6 +180,9 @@ export function Dock(props: DockProps) {
             counts={assessed.instance.contents !== undefined}
             measures={check.reading ? (check.reading.required ? 'must' : 'may') : 'no'}
             again={assessed.state === 'again'}
+            open={asksStill ? known : undefined}
+            onStillThere={props.onStillThere}
+            onLooksRepaired={props.onLooksRepaired}
             hasDraft={props.hasDraft}
             onPlay={props.onPlay}
             onSound={props.onSound}
@@ -178,6 +221,10 @@ interface AnswerButtonsProps {
   readonly counts: boolean;
   readonly measures: 'no' | 'may' | 'must';
   readonly again: boolean;
+  /** A defect that is open here, in words: it is not called sound in one touch. */
+  readonly open?: string;
+  readonly onStillThere: () => void;
+  readonly onLooksRepaired: () => void;
   readonly hasDraft: boolean;
   readonly onPlay?: () => void;
   readonly onSound: () => void;
@@ -190,10 +237,6 @@ interface AnswerButtonsProps {
 const AnswerButtons = memo(function AnswerButtons(props: AnswerButtonsProps) {
   const t = useWords();
   const { measures, again } = props;
-  const short = useWindowDimensions().height < SHORT;
-  const play = props.onPlay && (
-    <Button className={short ? 'flex-1' : ''} title={t('cycle.play')} onPress={props.onPlay} />
-  );
   return (
     <View className="gap-2">
       <View className="flex-row gap-2">
@@ -206,16 +249,42 @@ const AnswerButtons = memo(function AnswerButtons(props: AnswerButtonsProps) {
           title={props.hasDraft ? t('walk.goOnFault') : t('walk.fault')}
           onPress={props.onFault}
         />
-        {short ? play : null}
       </View>
-      {short ? null : play}
-      {measures === 'must' || again ? (
+      {props.onPlay ? (
+        // A cycle is stepped through, or it is not made: nobody waves it through.
+        <Button
+          look="main"
+          className="min-h-[72px]"
+          testID="play"
+          title={t('cycle.play')}
+          onPress={props.onPlay}
+        />
+      ) : measures === 'must' || again ? (
         <Button
           look="main"
           className="min-h-[72px]"
           title={t(again ? 'walk.measureAgain' : 'walk.measure')}
           onPress={props.onMeasure}
         />
+      ) : props.open ? (
+        <>
+          <Body className="font-thick">{t('walk.knownOpen', { words: props.open })}</Body>
+          <View className="flex-row gap-2">
+            <Button
+              className="min-h-[72px] flex-1"
+              testID="looks-repaired"
+              title={t('walk.looksRepaired')}
+              onPress={props.onLooksRepaired}
+            />
+            <Button
+              look="main"
+              className="min-h-[72px] flex-1"
+              testID="still-there"
+              title={t('walk.stillThere')}
+              onPress={props.onStillThere}
+            />
+          </View>
+        </>
       ) : (
         <Button
           look="main"
@@ -231,12 +300,14 @@ const AnswerButtons = memo(function AnswerButtons(props: AnswerButtonsProps) {
 
 function AnsweredButtons(props: DockProps) {
   const t = useWords();
-  const { answer, state, graded } = props.assessed;
+  const { answer, state, graded, instance } = props.assessed;
+  const said = faultsOf(answer).map((fault) => wordsOf(instance.check, fault));
   const reading = answer && 'readings' in answer ? answer.readings.at(-1) : undefined;
   const words = [
     t(`state.${state}`),
     reading && formatSi(reading.value, reading.unit),
-    graded?.chain[0]?.words,
+    // What was said there, also while its number is missing; of a mere reading, what it stands for.
+    ...(said.length > 0 ? said : [graded?.chain[0]?.words]),
     answer?.outcome === 'not-looked' ? answer.reason : undefined,
   ];
   return (
@@ -250,8 +321,20 @@ function AnsweredButtons(props: DockProps) {
           <Button className="flex-1" title={t('walk.change')} onPress={props.onFault} />
         ) : null}
       </View>
+      {props.assessed.asksReading ? (
+        <>
+          <Body role="alert">{t('walk.asksReading')}</Body>
+          <Button
+            look="main"
+            className="min-h-[72px]"
+            testID="measure-beside"
+            title={t('walk.measure')}
+            onPress={props.onMeasure}
+          />
+        </>
+      ) : null}
       <Button
-        look="main"
+        look={props.assessed.asksReading ? 'plain' : 'main'}
         className="min-h-[72px]"
         testID={`next-${props.onward.to}`}
         title={props.onward.title}

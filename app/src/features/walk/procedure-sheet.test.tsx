@@ -6,7 +6,7 @@ import { ProcedureSheet } from './procedure-sheet';
 beforeEach(() => jest.useFakeTimers());
 afterEach(() => jest.useRealTimers());
 
-function show(procedureId: string) {
+function show(procedureId: string, helper?: string) {
   const module = catalogue.modules.find(({ procedures }) =>
     procedures.some(({ id }) => id === procedureId),
   );
@@ -15,17 +15,19 @@ function show(procedureId: string) {
   if (!procedure || !check) throw new RangeError(procedureId);
   const onGood = jest.fn();
   const onFailed = jest.fn();
-  render(
+  const sheet = (watching: string | undefined) => (
     <ProcedureSheet
       procedure={procedure}
       check={check}
       habit="metric"
+      helper={watching}
       onGood={onGood}
       onFailed={onFailed}
       onClose={() => undefined}
-    />,
+    />
   );
-  return { procedure, onGood, onFailed };
+  const { rerender } = render(sheet(helper));
+  return { procedure, onGood, onFailed, leave: () => rerender(sheet(undefined)) };
 }
 
 const press = (name: string) => fireEvent.click(screen.getByRole('button', { name }));
@@ -67,5 +69,15 @@ it('hands on the symptom that shows in a step', () => {
   press('Yes');
   press('A movement does not work');
   expect(onFailed).toHaveBeenCalledWith('plow-dead');
+  expect(onGood).not.toHaveBeenCalled();
+});
+
+it('stops where the helper leaves while something moves, and nothing of it is sound', () => {
+  const { leave, onGood } = show('aerial.cycle.procedure', 'Petra Lunde');
+  press('Zone is clear, begin');
+  press('Yes');
+  leave();
+  expect(screen.getByRole('alert').textContent).toMatch(/helper has gone.*Begin again/);
+  expect(screen.queryByRole('button', { name: 'Good, next step' })).toBeNull();
   expect(onGood).not.toHaveBeenCalled();
 });

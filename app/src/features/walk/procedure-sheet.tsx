@@ -1,6 +1,7 @@
 import type { Check, Procedure } from '@nazar/core/catalogue';
 import { formatSi, unitFor, type UnitHabit } from '@nazar/core/quantity';
 import {
+  breakOff,
   failStep,
   goOn,
   startRun,
@@ -10,7 +11,7 @@ import {
   waitOf,
   type Run,
 } from '@nazar/core/procedure';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { Body, Button, Figure, Heading, Sheet, SignalWords, Soft } from '@/design';
 import { useWords } from '@/i18n';
@@ -20,6 +21,8 @@ interface ProcedureSheetProps {
   readonly procedure: Procedure;
   readonly check: Check;
   readonly habit: UnitHabit;
+  /** Whoever watches; undefined where nobody helps. */
+  readonly helper?: string;
   readonly onGood: () => void;
   readonly onFailed: (symptomId: string) => void;
   readonly onClose: () => void;
@@ -27,11 +30,19 @@ interface ProcedureSheetProps {
 
 /** A function cycle step by step: clear zone and cautions first, gates that must be answered, holds that are counted. */
 export function ProcedureSheet(props: ProcedureSheetProps) {
-  const { procedure, check, habit, onGood, onFailed, onClose } = props;
+  const { procedure, check, habit, helper, onGood, onFailed, onClose } = props;
   const t = useWords();
   // Held against a clock that nobody can set.
   const now = useStopwatch(true);
   const [run, setRun] = useState<Run>(() => startRun(stopwatch()));
+  const watched = useRef(helper);
+  const gone = t('cycle.helperGone');
+  useEffect(() => {
+    // Nobody watches the far side any more: it stops here, and nothing of it is sound.
+    if (watched.current !== undefined && helper === undefined && check.helper === 'needed')
+      setRun((before) => breakOff(procedure, before, gone));
+    watched.current = helper;
+  }, [helper, check.helper, procedure, gone]);
   const step = stepOf(procedure, run);
   const wait = waitOf(procedure, run, now);
   const length = unitFor('length', habit);

@@ -98,3 +98,37 @@ it('names the symptom of a reading that is out for sure', () => {
   expect(judgeKept(odometer, [1], true)).toEqual({ outcome: 'within', limit: undefined });
   expect(judgeKept(instanceOf(rig, 'truck.cab.belt'), [1], true)).toBeUndefined();
 });
+
+it('asks again for a reading that leaps from the last one, and takes it when it is typed twice', () => {
+  const last = { value: toSi(6, '32nds'), unit: '32nds' as const, at: '2026-11-20T05:00:00Z' };
+  const { onKeep, type, keep } = open(tread, { last });
+  type('14');
+  keep();
+  expect(onKeep).not.toHaveBeenCalled();
+  expect(screen.getByRole('alert').textContent).toMatch(/14\/32 in now, and 6\/32 in last time/);
+  type('14');
+  keep();
+  expect(onKeep).toHaveBeenCalledWith(expect.objectContaining({ typed: '14' }));
+});
+
+it('does not take a second number for a confirmation when it is another one', () => {
+  const last = { value: toSi(6, '32nds'), unit: '32nds' as const, at: '2026-11-20T05:00:00Z' };
+  const { onKeep, type, keep } = open(tread, { last });
+  type('14');
+  keep();
+  type('11');
+  keep();
+  expect(onKeep).not.toHaveBeenCalled();
+  type('5');
+  keep();
+  expect(onKeep).toHaveBeenCalledWith(expect.objectContaining({ typed: '5' }));
+});
+
+it('tells what it comes to while it is typed', () => {
+  const { type } = open();
+  expect(screen.queryByTestId('typed-verdict')).toBeNull();
+  type('1');
+  expect(screen.getByTestId('typed-verdict').textContent).toBe('Out of its limit.');
+  type('0');
+  expect(screen.getByTestId('typed-verdict').textContent).toBe('Within its limits.');
+});

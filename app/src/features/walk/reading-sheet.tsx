@@ -1,15 +1,18 @@
 import {
   findImpossible,
+  isLeap,
   judgeReading,
   soundRange,
+  unitOf,
   type AppliedLimit,
   type Judgement,
+  type SoundRange,
 } from '@nazar/core/measure';
 import {
   formatSi,
   parseTyped,
+  toSi,
   UNITS,
-  unitFor,
   type UnitHabit,
   type UnitName,
 } from '@nazar/core/quantity';
@@ -45,9 +48,11 @@ export function ReadingSheet(props: ReadingSheetProps) {
   const { reading } = instance.check;
   const [typed, setTyped] = useState('');
   const [trouble, setTrouble] = useState<string>();
+  // A number that leaps from the last one is typed twice.
+  const [leapt, setLeapt] = useState<number>();
   if (!reading) return null;
   const { specification } = instance.unit;
-  const unit = unitFor(reading.kind, habit);
+  const unit = unitOf(reading, habit);
   const range = soundRange(reading, specification, combinationAir);
   const parsed = parseTyped(typed, unit);
   const exact = (si: number) => formatSi(si, unit, limitDecimals(si, unit));
@@ -66,8 +71,20 @@ export function ReadingSheet(props: ReadingSheetProps) {
       setTrouble(t('keypad.odometerBack', { limit: exact(last.value) }));
       return;
     }
+    const confirms =
+      leapt !== undefined && Math.abs(parsed.si - leapt) <= 2 * toSi(...reading.uncertainty);
+    if (last && isLeap(reading, parsed.si, last.value) && !confirms) {
+      setLeapt(parsed.si);
+      setTyped('');
+      setTrouble(t('keypad.leap', { now: exact(parsed.si), last: formatSi(last.value, unit) }));
+      return;
+    }
     props.onKeep({ value: parsed.si, unit, typed: parsed.typed });
   };
+  const judged =
+    parsed.ok && !findImpossible(reading, parsed.si, specification)
+      ? judgeReading({ reading, values: [parsed.si], specification, combinationAir })
+      : undefined;
 
   return (
     <Sheet
@@ -77,11 +94,17 @@ export function ReadingSheet(props: ReadingSheetProps) {
       foot={<Button look="main" className="min-h-[64px]" title={t('keypad.keep')} onPress={keep} />}
     >
       <RangeWords least={range.least} most={range.most} exact={exact} />
-      <StopWords instance={instance} combinationAir={combinationAir} exact={exact} />
+      <StopWords instance={instance} combinationAir={combinationAir} exact={exact} sound={range} />
       <View className="flex-row items-end justify-between border-b-2 border-ink pb-1">
         <Figure className="text-5xl">{typed || '–'}</Figure>
         <Figure className="text-2xl">{unit === '32nds' ? '/32 in' : unit}</Figure>
       </View>
+      {/* What it comes to is told while one types, before it is kept. */}
+      {judged && judged.outcome !== 'no-limit' && judged.limit ? (
+        <Body live className="font-thick" testID="typed-verdict">
+          {t(`keypad.typed.${judged.outcome}`)}
+        </Body>
+      ) : null}
       {trouble ? (
         <Body role="alert" className="font-thick text-vermilion">
           {trouble}
@@ -146,10 +169,13 @@ function StopWords({
   instance,
   combinationAir,
   exact,
+  sound,
 }: {
   readonly instance: CheckInstance;
   readonly combinationAir: boolean;
   readonly exact: (si: number) => string;
+  /** Where it is the same it is not told twice. */
+  readonly sound: SoundRange;
 }) {
   const t = useWords();
   const { reading, symptoms } = instance.check;
@@ -166,12 +192,12 @@ function StopWords({
     limit.from === 'specification' ? t('keypad.specification') : limit.source;
   return (
     <>
-      {range.least ? (
+      {range.least && range.least.value !== sound.least?.value ? (
         <Body>
           {t('keypad.stopBelow', { limit: exact(range.least.value), source: source(range.least) })}
         </Body>
       ) : null}
-      {range.most ? (
+      {range.most && range.most.value !== sound.most?.value ? (
         <Body>
           {t('keypad.stopAbove', { limit: exact(range.most.value), source: source(range.most) })}
         </Body>
@@ -185,6 +211,7 @@ function impossibleWords(
   exact: (si: number) => string,
   t: ReturnType<typeof useWords>,
 ): string {
+  if (impossible.code === 'other-unit') return t('keypad.otherUnit');
   if (impossible.code === 'below-possible')
     return t('keypad.below', { limit: exact(impossible.least) });
   const key = impossible.code === 'above-new' ? 'keypad.aboveNew' : 'keypad.above';

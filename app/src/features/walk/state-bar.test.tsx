@@ -1,19 +1,22 @@
-import type { VehicleState } from '@nazar/core/walking';
+import { layOut } from '@nazar/core/vehicle';
+import { leftStanding, type VehicleState } from '@nazar/core/walking';
 import { fireEvent, render, screen } from '@testing-library/react';
 import '@/i18n';
 import { timeNow } from '@/state';
 import { StandSheet, StateBar } from './state-bar';
 
 const unknown: VehicleState = {
-  powerTakeOff: false,
-  hood: false,
-  propped: false,
-  platform: false,
-  outriggers: false,
+  values: { bay: 'closed' },
+  air: { psi: 0, since: 0 },
   airAt: Infinity,
   oilAt: Infinity,
   warmAt: Infinity,
 };
+
+const layout = layOut({
+  airBrakes: true,
+  units: [{ id: 'crane', checks: [{ id: 'crane.cycle', needs: ['outriggers-set'] }] }],
+});
 
 const barOf = (state: VehicleState) => {
   render(<StateBar state={state} onOpen={() => undefined} />);
@@ -25,7 +28,7 @@ it('guesses nothing that nobody has said', () => {
 });
 
 it('says how it stands', () => {
-  const state = { ...unknown, engine: 'on', brake: 'set', chocks: true } as const;
+  const state = { ...unknown, values: { engine: 'idling', brake: 'set', chocks: 'in' } };
   expect(barOf({ ...state, airAt: timeNow() + 60_000 })).toMatch(
     /Engine on, Brake set, Chocks in, Air builds/,
   );
@@ -38,9 +41,20 @@ it('has air once its clock has run down', () => {
 describe('what can be done', () => {
   const show = (state: VehicleState) => {
     const onChange = jest.fn();
-    render(<StandSheet state={state} onChange={onChange} onClose={() => undefined} />);
+    const onFound = jest.fn();
+    render(
+      <StandSheet
+        state={state}
+        layout={layout}
+        leftOut={leftStanding(state, layout, 'pre-trip')}
+        numberOf={() => '241'}
+        onChange={onChange}
+        onFound={onFound}
+        onClose={() => undefined}
+      />,
+    );
     const names = screen.getAllByRole('button').map(({ textContent }) => textContent);
-    return { onChange, names };
+    return { onChange, onFound, names };
   };
 
   it('is both of what nobody has said', () => {
@@ -59,15 +73,29 @@ describe('what can be done', () => {
   it('is the other of what was said, once', () => {
     const { names, onChange } = show({
       ...unknown,
-      engine: 'on',
-      brake: 'set',
-      chocks: true,
-      hood: true,
+      values: {
+        engine: 'idling',
+        brake: 'set',
+        chocks: 'in',
+        bay: 'open',
+        'outriggers crane': 'set',
+      },
     });
+    expect(names).toContain('Bring the outriggers in · 241');
     expect(names).not.toContain('Start the engine');
     expect(names).not.toContain('Set the chocks');
     expect(names.filter((name) => name === 'Close and latch the hood')).toHaveLength(1);
     fireEvent.click(screen.getByRole('button', { name: 'Shut the engine off' }));
     expect(onChange).toHaveBeenCalledWith('shut-down');
+  });
+
+  it('is to say that it stands otherwise: found so, not done', () => {
+    const { onFound, onChange } = show({ ...unknown, values: { bay: 'closed', brake: 'set' } });
+    fireEvent.click(screen.getByTestId('otherwise'));
+    // How it is taken to stand is no news.
+    expect(screen.queryByRole('button', { name: 'The parking brake is set' })).toBeNull();
+    fireEvent.click(screen.getByRole('button', { name: 'Outriggers are out · 241' }));
+    expect(onFound).toHaveBeenCalledWith('outriggers', 'crane');
+    expect(onChange).not.toHaveBeenCalled();
   });
 });

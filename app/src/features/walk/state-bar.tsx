@@ -1,5 +1,12 @@
-import { leftStanding, type VehicleState } from '@nazar/core/walking';
-import type { VehicleChange } from '@nazar/core/planning';
+import type { Layout, VehicleChange } from '@nazar/core/vehicle';
+import {
+  isRunning,
+  otherwise,
+  valueOf,
+  type LeftOut,
+  type VehicleState,
+} from '@nazar/core/walking';
+import { useState } from 'react';
 import { Pressable, Text, View } from 'react-native';
 import { Button, Sheet, Soft } from '@/design';
 import { useWords } from '@/i18n';
@@ -7,7 +14,18 @@ import { useTick } from './use-tick';
 
 interface Cell {
   readonly id: 'engine' | 'brake' | 'chocks' | 'air' | 'hood' | 'powerTakeOff';
-  readonly value: string;
+  readonly value:
+    | 'unknown'
+    | 'on'
+    | 'off'
+    | 'set'
+    | 'released'
+    | 'in'
+    | 'out'
+    | 'up'
+    | 'building'
+    | 'open'
+    | 'closed';
   /** What changes it from here. */
   readonly change: VehicleChange | undefined;
 }
@@ -48,22 +66,27 @@ export function StateBar({ state, onOpen }: StateBarProps) {
 }
 
 function cellsOf(state: VehicleState, now: number): Cell[] {
-  const { engine, brake, chocks, powerTakeOff, hood, airAt } = state;
+  const running = isRunning(state);
+  const brake = valueOf(state, 'brake');
+  const chocks = valueOf(state, 'chocks');
+  const powerTakeOff = valueOf(state, 'powerTakeOff');
+  const bay = valueOf(state, 'bay');
+  const { airAt } = state;
   return [
     {
       id: 'engine',
-      value: engine ?? 'unknown',
-      change: engine === 'on' ? 'shut-down' : 'start',
+      value: running === undefined ? 'unknown' : running ? 'on' : 'off',
+      change: running ? 'shut-down' : 'start',
     },
     {
       id: 'brake',
-      value: brake ?? 'unknown',
+      value: brake === undefined ? 'unknown' : brake === 'set' ? 'set' : 'released',
       change: brake === 'set' ? 'release-brake' : 'set-brake',
     },
     {
       id: 'chocks',
-      value: chocks === undefined ? 'unknown' : chocks ? 'in' : 'out',
-      change: chocks ? 'chocks-out' : 'chocks-in',
+      value: chocks === undefined ? 'unknown' : chocks === 'in' ? 'in' : 'out',
+      change: chocks === 'in' ? 'chocks-out' : 'chocks-in',
     },
     {
       id: 'air',
@@ -73,48 +96,84 @@ function cellsOf(state: VehicleState, now: number): Cell[] {
     },
     {
       id: 'hood',
-      value: hood ? 'open' : 'closed',
-      change: hood ? 'hood-closed' : 'hood-open',
+      value: bay === 'closed' ? 'closed' : 'open',
+      change: bay === 'tilted' ? 'cab-lowered' : bay === 'open' ? 'hood-closed' : 'hood-open',
     },
     {
       id: 'powerTakeOff',
-      value: powerTakeOff ? 'on' : 'off',
-      change: powerTakeOff ? 'power-take-off-off' : 'power-take-off',
+      value: powerTakeOff === undefined ? 'unknown' : powerTakeOff === 'in' ? 'on' : 'off',
+      change: powerTakeOff === 'in' ? 'power-take-off-off' : 'power-take-off',
     },
   ];
 }
 
 interface StandSheetProps {
   readonly state: VehicleState;
-  readonly onChange: (change: VehicleChange) => void;
+  readonly layout: Layout;
+  readonly leftOut: readonly LeftOut[];
+  /** Number of a unit of the rig. */
+  readonly numberOf: (unitId: string) => string;
+  readonly onChange: (change: VehicleChange, unitId?: string) => void;
+  /** It was found to stand so; nobody did it. */
+  readonly onFound: (change: VehicleChange, unitId?: string) => void;
   readonly onClose: () => void;
 }
 
-/** Everything that can be done to the vehicle from here; it is touched as it is done. */
-export function StandSheet({ state, onChange, onClose }: StandSheetProps) {
+/** Everything that can be done to the vehicle from here, touched as it is done; and how it may stand otherwise than it was taken to. */
+export function StandSheet(props: StandSheetProps) {
+  const { state, layout, leftOut, numberOf, onChange, onFound, onClose } = props;
   const t = useWords();
-  const others: readonly VehicleChange[] = [
-    state.key ? 'key-off' : 'key-on',
-    state.lamps ? 'lamps-off' : 'lamps-on',
-    ...leftStanding(state),
-  ];
-  // Where nobody has said it, both may be true.
-  const unsaid: readonly VehicleChange[] = [
-    ...(state.engine === undefined ? (['shut-down'] as const) : []),
-    ...(state.brake === undefined ? (['release-brake'] as const) : []),
-    ...(state.chocks === undefined ? (['chocks-out'] as const) : []),
-  ];
-  const changes = new Set<VehicleChange>([
+  const [denies, setDenies] = useState(false);
+  const nameOf = (what: string, unitId?: string) =>
+    unitId === undefined ? what : t('bar.ofUnit', { what, number: numberOf(unitId) });
+  if (denies)
+    return (
+      // A sheet of its own: it begins at its top, wherever the other was scrolled to.
+      <Sheet key="otherwise" title={t('bar.otherwise')} closeTitle={t('close')} onClose={onClose}>
+        <Soft>{t('bar.otherwiseWhy')}</Soft>
+        {otherwise(state, layout).map(({ change, unitId }) => (
+          <Button
+            key={`${change} ${unitId ?? ''}`}
+            start
+            title={nameOf(t(`changeFound.${change}`), unitId)}
+            onPress={() => onFound(change, unitId)}
+          />
+        ))}
+      </Sheet>
+    );
+  const key = valueOf(state, 'key');
+  const simple: readonly VehicleChange[] = [
     ...cellsOf(state, 0).flatMap(({ change }) => change ?? []),
-    ...unsaid,
-    ...others,
-  ]);
+    // Where nobody has said it, both may be true.
+    ...(isRunning(state) === undefined ? (['shut-down'] as const) : []),
+    ...(valueOf(state, 'brake') === undefined ? (['release-brake'] as const) : []),
+    ...(valueOf(state, 'chocks') === undefined ? (['chocks-out'] as const) : []),
+    key === 'on' ? 'key-off' : 'key-on',
+    valueOf(state, 'lamps') === 'on' ? 'lamps-off' : 'lamps-on',
+  ];
+  const known = new Set(simple);
   return (
-    <Sheet title={t('bar.title')} closeTitle={t('close')} onClose={onClose}>
+    <Sheet key="done" title={t('bar.title')} closeTitle={t('close')} onClose={onClose}>
+      <Button
+        testID="otherwise"
+        look="main"
+        title={t('bar.otherwise')}
+        onPress={() => setDenies(true)}
+      />
       <Soft>{t('bar.explain')}</Soft>
-      {[...changes].map((change) => (
+      {[...known].map((change) => (
         <Button key={change} start title={t(`change.${change}`)} onPress={() => onChange(change)} />
       ))}
+      {leftOut
+        .filter(({ change }) => !known.has(change))
+        .map(({ change, unitId }) => (
+          <Button
+            key={`${change} ${unitId ?? ''}`}
+            start
+            title={nameOf(t(`change.${change}`), unitId)}
+            onPress={() => onChange(change, unitId)}
+          />
+        ))}
     </Sheet>
   );
 }

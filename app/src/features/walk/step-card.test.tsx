@@ -1,6 +1,5 @@
 import { fireEvent, render, screen } from '@testing-library/react';
-import { VEHICLE_CHANGES } from '@nazar/core/catalogue';
-import { AFFIRMATIONS } from '@nazar/core/planning';
+import { AFFIRMATIONS, VEHICLE_CHANGES } from '@nazar/core/vehicle';
 import type { NextStep } from '@nazar/core/walking';
 import '@/i18n';
 import { en } from '@/i18n/en';
@@ -50,6 +49,8 @@ it('has words for every step there can be', () => {
   for (const change of VEHICLE_CHANGES) {
     expect(en.change[change]).toBeTruthy();
     expect(en.changeDone[change]).toBeTruthy();
+    expect(en.changeWhy[change]).toBeTruthy();
+    expect(en.changeFound[change]).toBeTruthy();
   }
   for (const what of AFFIRMATIONS) expect(en.affirm[what].yes).toBeTruthy();
 });

@@ -6,6 +6,8 @@ import { Countdown } from './countdown';
 
 interface StepCardProps {
   readonly step: NextStep;
+  /** Number of the unit that it is done to, where it is one of several. */
+  readonly number?: string;
   readonly onDone: () => void;
   /** Start procedure, or the tag of the stop. */
   readonly onOpen: () => void;
@@ -16,32 +18,32 @@ interface StepCardProps {
 
 /** The next thing before the present check: what is done to the vehicle, waited for, vouched for, read. */
 export function StepCard(props: StepCardProps) {
-  const { step, onDone, onOpen, onElsewhere } = props;
+  const { step, number, onDone, onOpen, onElsewhere } = props;
   const t = useWords();
   return (
     <View className="gap-2" testID="step">
       {step.kind === 'do' ? (
         <>
-          <Heading level={3}>{t(`change.${step.change}`)}</Heading>
+          <Heading level={3}>
+            {number === undefined
+              ? t(`change.${step.change}`)
+              : t('bar.ofUnit', { what: t(`change.${step.change}`), number })}
+          </Heading>
           <Soft>{t(`changeWhy.${step.change}`)}</Soft>
           <Others {...props} />
           {step.change === 'start' ? (
-            <Button
-              look="main"
-              className="min-h-[72px]"
-              testID="step-open"
-              title={t('start.begin')}
-              onPress={onOpen}
-            />
+            <GoOn testID="step-open" title={t('start.begin')} onPress={onOpen} />
           ) : (
-            <Button
-              look="main"
-              className="min-h-[72px]"
-              testID="step-done"
-              title={t(`changeDone.${step.change}`)}
-              onPress={onDone}
-            />
+            <GoOn testID="step-done" title={t(`changeDone.${step.change}`)} onPress={onDone} />
           )}
+        </>
+      ) : null}
+      {step.kind === 'first' ? (
+        <>
+          <Heading level={3}>{t('first.title', { title: step.title })}</Heading>
+          <Soft>{t(`first.${step.because}`)}</Soft>
+          <Others {...props} />
+          <GoOn testID="step-first" title={t('first.go')} onPress={onDone} />
         </>
       ) : null}
       {step.kind === 'affirm' ? (
@@ -49,13 +51,7 @@ export function StepCard(props: StepCardProps) {
           <Heading level={3}>{t(`affirm.${step.what}.title`)}</Heading>
           <Soft>{t(`affirm.${step.what}.why`)}</Soft>
           <Others {...props} />
-          <Button
-            look="main"
-            className="min-h-[72px]"
-            testID="step-done"
-            title={t(`affirm.${step.what}.yes`)}
-            onPress={onDone}
-          />
+          <GoOn testID="step-done" title={t(`affirm.${step.what}.yes`)} onPress={onDone} />
         </>
       ) : null}
       {step.kind === 'wait' ? (
@@ -92,17 +88,20 @@ export function StepCard(props: StepCardProps) {
           <Heading level={3}>{t('tag.title')}</Heading>
           <Body>{t('tag.why')}</Body>
           <Others {...props} />
-          <Button
-            look="main"
-            className="min-h-[72px]"
-            testID="step-open"
-            title={t('tag.open')}
-            onPress={onOpen}
-          />
+          <GoOn testID="step-open" title={t('tag.open')} onPress={onOpen} />
         </>
       ) : null}
     </View>
   );
+}
+
+/** The one large touch of a step. */
+function GoOn(props: {
+  readonly testID: 'step-done' | 'step-open' | 'step-first';
+  readonly title: string;
+  readonly onPress: () => void;
+}) {
+  return <Button look="main" className="min-h-[72px]" {...props} />;
 }
 
 /** What is possible whatever comes first: it cannot be looked at, or a fault is in plain sight. */

@@ -21,6 +21,14 @@ export function TurnBanner({ told, stop, onGo }: TurnBannerProps) {
           circumstances: turn.circumstances.map((each) => t(`turn.now-${each}`)).join(', '),
           count: told.added,
         });
+      case 'found': {
+        const what = t(`changeFound.${turn.change}`);
+        return t('turn.found', {
+          what: turn.number === undefined ? what : `${what} (${turn.number})`,
+        });
+      }
+      case 'forbidden':
+        return t(turn.unseen ? 'turn.unseen' : 'turn.forbidden', { ...turn });
       default:
         return t(`turn.${turn.code}`, { ...turn });
     }

@@ -1,8 +1,9 @@
 import { LIST_SHORT } from '@nazar/core/catalogue';
 import type { CountedItem } from '@nazar/core/inspection';
 import type { CheckInstance } from '@nazar/core/rig';
+import { dimension, transitionOf, type VehicleChange } from '@nazar/core/vehicle';
 import { v7 as newId } from 'uuid';
-import { appendEntries, knownDefects, useReference, type Walk } from '@/state';
+import { appendEntries, type Walk } from '@/state';
 import { judgeKept, type TypedReading } from './reading-sheet';
 import type { Position } from './use-position';
 
@@ -14,16 +15,20 @@ interface AnswersRequest {
   readonly onFault: (key: string, symptomId?: string) => void;
 }
 
+/** Done to one unit of the rig, not to the whole of it. */
+function isOfUnit(change: VehicleChange): boolean {
+  const rule = transitionOf(change);
+  return rule !== undefined && dimension(rule.of).of === 'unit';
+}
+
 /** What a driver answers, written to the log before the screen moves on. */
 export function useAnswers(request: AnswersRequest) {
   const { walk, personId, position, closeSheet, onFault } = request;
-  const { inspection, assessment, rig } = walk;
-  const reference = useReference((state) => state.reference);
+  const { inspection, assessment, rig, known } = walk;
   const { current } = position;
   const { key } = current;
   const inspectionId = inspection.id;
   const own = { inspectionId, actorId: personId };
-  const unitIds = inspection.begun?.unitIds ?? [];
 
   const answer = async (payload: {
     outcome: 'sound' | 'not-looked' | 'cleared';
@@ -32,7 +37,11 @@ export function useAnswers(request: AnswersRequest) {
     // What the check does has been done when it is called sound.
     const done = payload.outcome === 'sound' ? (current.check.does ?? []) : [];
     const entries = [
-      ...done.map((change) => ({ ...own, type: 'changed' as const, payload: { change } })),
+      ...done.map((change) => ({
+        ...own,
+        type: 'changed' as const,
+        payload: { change, ...(isOfUnit(change) && { unitId: current.unit.id }) },
+      })),
       { ...own, type: 'answered' as const, payload: { key, ...payload } },
     ];
     await appendEntries<'answered' | 'changed'>(entries, () => {
@@ -50,14 +59,33 @@ export function useAnswers(request: AnswersRequest) {
         payload: {
           key: instance.key,
           symptomId,
-          defectId:
-            knownDefects(reference, unitIds, inspectionId).find((each) => each.key === instance.key)
-              ?.id ?? newId(),
+          defectId: known.find((each) => each.key === instance.key)?.id ?? newId(),
           ...(instance.place && { spot: { x: instance.place.x, y: instance.place.y } }),
           photos: [],
         },
       },
     ]);
+
+  /** What is open here since an earlier walk; it has its own life, which only the workshop ends. */
+  const openHere = known.find((each) => each.key === key);
+  const stillThere = async () => {
+    const symptom = current.check.symptoms.find(({ id }) => id === openHere?.symptomId);
+    // How much of it there is may have changed.
+    if (!openHere || !symptom || symptom.scale) onFault(key, symptom?.id);
+    else {
+      await keepFault(current, symptom.id);
+      position.moveOn(key);
+    }
+  };
+  const looksRepaired = (words: string) =>
+    openHere &&
+    appendEntries<'answered' | 'annotated'>(
+      [
+        { ...own, type: 'annotated', payload: { defectId: openHere.id, words } },
+        { ...own, type: 'answered', payload: { key, outcome: 'sound' } },
+      ],
+      () => position.moveOn(key),
+    );
 
   const keepReading = async (reading: TypedReading) => {
     const before = assessment.byKey.get(key);
@@ -73,10 +101,12 @@ export function useAnswers(request: AnswersRequest) {
     // Too close to tell: the sheet stays for the second reading.
     if (judged?.outcome === 'again') return;
     closeSheet();
+    const isOut = judged?.outcome === 'out' || judged?.outcome === 'no-limit';
+    // A fault that was named stays named; the number stands beside it.
+    const isNamed = before?.answer?.outcome === 'fault';
     // Out of a limit: stay, so that what follows from it is read.
-    if (judged?.outcome === 'out' || judged?.outcome === 'no-limit')
-      await keepFault(current, judged.symptom);
-    else position.moveOn(key);
+    if (isOut && !isNamed) await keepFault(current, judged.symptom);
+    else if (!isOut) position.moveOn(key);
   };
 
   const keepCount = async (items: readonly CountedItem[], complete: boolean) => {
@@ -110,5 +140,15 @@ export function useAnswers(request: AnswersRequest) {
   const acknowledge = (defectId: string) =>
     appendEntries([{ ...own, type: 'acknowledged', payload: { defectId } }]);
 
-  return { answer, keepFault, keepReading, keepCount, soundTogether, soundOf, acknowledge };
+  return {
+    answer,
+    stillThere,
+    looksRepaired,
+    keepFault,
+    keepReading,
+    keepCount,
+    soundTogether,
+    soundOf,
+    acknowledge,
+  };
 }

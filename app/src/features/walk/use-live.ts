@@ -1,11 +1,14 @@
 import { requiredTags, type Payloads } from '@nazar/core/inspection';
-import { clocksWanted, type Clock, type VehicleChange } from '@nazar/core/planning';
+import { clocksWanted, layoutOf } from '@nazar/core/planning';
+import type { Clock, Layout, VehicleChange } from '@nazar/core/vehicle';
 import {
   findForbidden,
+  leftStanding,
   nextStep,
   settingOf,
   vehicleState,
   type Forbidden,
+  type LeftOut,
   type NextStep,
   type VehicleState,
 } from '@nazar/core/walking';
@@ -16,6 +19,10 @@ import { appendEntries, timeNow, type Walk } from '@/state';
 /** The vehicle as it stands on a walk that is under way, and what follows from it. */
 export interface Live {
   readonly state: VehicleState;
+  /** The table of how this rig can stand. */
+  readonly layout: Layout;
+  /** What is still as this walk may not end. */
+  readonly leftOut: readonly LeftOut[];
   readonly tags: ReadonlySet<string>;
   readonly forbidden: ReadonlyMap<string, Forbidden>;
   /** Clocks that an open check waits for. */
@@ -27,34 +34,54 @@ export interface Live {
     type: T,
     payload: Payloads[T],
   ) => Promise<boolean>;
-  readonly change: (change: VehicleChange) => Promise<boolean>;
+  readonly change: (change: VehicleChange, unitId?: string) => Promise<boolean>;
+  /** Nobody did it: it was found to stand so. */
+  readonly found: (change: VehicleChange, unitId?: string) => Promise<boolean>;
 }
 
 export function useLive(walk: Walk, personId: string): Live {
   const { inspection, rig, assessment } = walk;
-  const { begun, course } = inspection;
+  const { begun, course, answers } = inspection;
+  const layout = layoutOf(rig);
   const state = useMemo(
-    () => vehicleState(course, begun ? settingOf(begun, rig) : { freezing: false, airUp: false }),
-    [begun, course, rig],
+    () =>
+      vehicleState(
+        { course, answers },
+        begun ? settingOf(begun, rig) : { freezing: false, airUp: false, layout },
+      ),
+    [begun, course, answers, rig, layout],
   );
+  const phase = begun?.phase ?? 'pre-trip';
+  const leftOut = useMemo(() => leftStanding(state, layout, phase), [state, layout, phase]);
   const tags = useMemo(
     () => requiredTags(rig, begun?.phase ?? 'pre-trip', begun?.tags),
     [begun, rig],
   );
   const forbidden = useMemo(() => findForbidden(assessment), [assessment]);
   const wanted = useMemo(() => clocksWanted(assessment.missing), [assessment]);
+  const { openStops } = assessment;
   const now = useClockEnds(state);
   const stepOf = useCallback(
-    (instance: CheckInstance) => nextStep({ instance, rig, inspection, state, tags, now }),
-    [rig, inspection, state, tags, now],
+    (instance: CheckInstance) =>
+      nextStep({ instance, rig, inspection, state, tags, openStops, now }),
+    [rig, inspection, state, tags, openStops, now],
   );
   const tell = useCallback<Live['tell']>(
     (type, payload) =>
       appendEntries([{ inspectionId: inspection.id, actorId: personId, type, payload }]),
     [inspection.id, personId],
   );
-  const change = useCallback((what: VehicleChange) => tell('changed', { change: what }), [tell]);
-  return { state, tags, forbidden, wanted, stepOf, tell, change };
+  const change = useCallback(
+    (what: VehicleChange, unitId?: string) =>
+      tell('changed', { change: what, ...(unitId !== undefined && { unitId }) }),
+    [tell],
+  );
+  const found = useCallback(
+    (what: VehicleChange, unitId?: string) =>
+      tell('changed', { change: what, found: true, ...(unitId !== undefined && { unitId }) }),
+    [tell],
+  );
+  return { state, layout, leftOut, tags, forbidden, wanted, stepOf, tell, change, found };
 }
 
 /** How often it is asked whether a clock has ended, milliseconds. */

@@ -57,11 +57,16 @@ export function usePosition(walk: Walk, at: string | undefined): Position {
   return { stopIndex, stop, current, goToStop, goToCheck: setKey, moveOn, step };
 }
 
-/** Back from a fault: on to the next check of that stop, or stay where the fault was when none is open. */
+/** A fault was named there without the number that the check asks for. */
+export function asksReading(walk: Walk, key: string | undefined): boolean {
+  return key !== undefined && walk.assessment.byKey.get(key)?.asksReading === true;
+}
+
+/** Back from a fault: on to the next check of that stop, or stay where the fault was when none is open, or its number is asked. */
 function comeBack(stops: readonly Stop[], walk: Walk, at: string | undefined): string | undefined {
   const stop = stops.find(({ instances }) => instances.some(({ key }) => key === at));
   if (!stop || !at) return undefined;
-  if (isOpen(walk, at)) return at;
+  if (isOpen(walk, at) || asksReading(walk, at)) return at;
   const from = stop.instances.findIndex(({ key }) => key === at);
   const rest = [...stop.instances.slice(from + 1), ...stop.instances.slice(0, from)];
   return rest.find(({ key }) => isOpen(walk, key))?.key ?? at;

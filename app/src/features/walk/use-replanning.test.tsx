@@ -51,7 +51,7 @@ function Board() {
     mockShow = (next) => flushSync(() => setPlan(next));
   }, []);
   const walk = { inspection, rig, stops: orderWalk(rig), plan } as unknown as Walk;
-  const live = { state: { engine: 'off' }, forbidden: new Map() } as unknown as Live;
+  const live = { state: { values: { engine: 'off' } }, forbidden: new Map() } as unknown as Live;
   const { busy } = useReplanning(walk, live, rig.zones[0].key);
   return <>{busy ? 'busy' : 'done'}</>;
 }

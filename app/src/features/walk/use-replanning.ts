@@ -1,7 +1,7 @@
 import { AS_SHIPPED } from '@nazar/core/house';
 import { droppedUnits, isAsked, rigWithout } from '@nazar/core/inspection';
 import { countMoved, type KeptStop, type Stop } from '@nazar/core/planning';
-import { findTurns, standingNow, type Turn } from '@nazar/core/walking';
+import { findTurns, isRunning, standingNow, type Turn } from '@nazar/core/walking';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { keepPlan, readSchool, timeNow, useReference, type KeptPlan, type Walk } from '@/state';
 import { planInWorker } from '@/workers/plan-walk';
@@ -119,9 +119,10 @@ async function replan(
     units: rig.units.map(({ unit }) => unit),
     phase: begun.phase,
     circumstances: begun.circumstances,
+    needed: begun.job?.needs,
     content,
     school,
-    running: live.state.engine === 'on',
+    running: isRunning(live.state) ?? false,
     fixed: [],
     last: ahead.flatMap(({ instances }) => instances.map(({ key }) => key)),
     done: rig.instances.map(({ key }) => key).filter((key) => !open.has(key)),

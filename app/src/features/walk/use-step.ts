@@ -18,7 +18,8 @@ export function useStep(walk: Walk, live: Live, position: Position): Stepping {
   const { current } = position;
   const step = live.stepOf(current);
   const take = useStable(() => {
-    if (step?.kind === 'do') void live.change(step.change);
+    if (step?.kind === 'first') position.goToCheck(step.key);
+    if (step?.kind === 'do') void live.change(step.change, step.unitId);
     if (step?.kind === 'affirm') void live.tell('affirmed', { what: step.what, zone: step.zone });
     if (step?.kind === 'wait' && step.orWord)
       void live.tell('affirmed', { what: step.orWord, zone: current.zoneKey });

@@ -1,16 +1,23 @@
-import { unitFor } from '@nazar/core/quantity';
-import { mayHelperAnswer, type Stop, type VehicleChange } from '@nazar/core/planning';
-import { runningClocks } from '@nazar/core/walking';
+import { unitOf } from '@nazar/core/measure';
+import { mayHelperAnswer, type Stop } from '@nazar/core/planning';
+import type { VehicleChange } from '@nazar/core/vehicle';
+import { isRunning, runningClocks } from '@nazar/core/walking';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Pressable, ScrollView, useWindowDimensions, View } from 'react-native';
-import { Body, Heading, SignalWords, Soft, useStable, type BeadState } from '@/design';
+import {
+  Body,
+  Heading,
+  HintedScroll,
+  SignalWords,
+  Soft,
+  useStable,
+  type BeadState,
+} from '@/design';
 import { RigDrawing, toBeads } from '@/drawing';
 import { useWords } from '@/i18n';
 import {
   appendEntries,
-  knownDefects,
   listDrafts,
-  unreadRepairs,
   useHabit,
   useHearing,
   usePreferences,
@@ -19,7 +26,6 @@ import {
   type Walk,
 } from '@/state';
 import { keepAwake } from '@/workers';
-import { StopCautions } from './board-parts';
 import { CheckList } from './check-list';
 import { Clocks } from './clocks';
 import { Dock, SHORT } from './dock';
@@ -31,7 +37,7 @@ import { useAnswers } from './use-answers';
 import { useClockWatch } from './use-clock-watch';
 import { useKeys } from './use-keys';
 import { useLive } from './use-live';
-import { usePosition } from './use-position';
+import { asksReading, usePosition } from './use-position';
 import { useReplanning } from './use-replanning';
 import { useStarting } from './use-starting';
 import { useStep } from './use-step';
@@ -45,6 +51,8 @@ interface WalkBoardProps extends WalkScreenProps {
 }
 
 const NOTHING: readonly VehicleChange[] = [];
+/** Less high than this, the screen scrolls as a whole: large letters, a small phone, px. */
+const WHOLE = 600;
 
 /** One stop at a time: the rig with the way round it, the checks from here, the present one at the thumb. */
 export function WalkBoard(props: WalkBoardProps) {
@@ -55,7 +63,7 @@ export function WalkBoard(props: WalkBoardProps) {
   const reference = useReference((state) => state.reference);
   const habit = useHabit();
   const gloves = usePreferences((state) => state.gloves);
-  const { inspection, assessment, rig, stops } = walk;
+  const { inspection, assessment, rig, stops, known } = walk;
   const position = usePosition(walk, props.at);
   const { stop, stopIndex, current } = position;
   const live = useLive(walk, personId);
@@ -64,11 +72,10 @@ export function WalkBoard(props: WalkBoardProps) {
   const { helper, asked } = inspection.course;
   const [dims, setDims] = useState(false);
   useEffect(() => keepAwake(() => setDims(true)), []);
-  const unitIds = inspection.begun?.unitIds ?? [];
-  const repairs = unreadRepairs(reference, unitIds).filter(
-    ({ defectId }) => !inspection.acknowledged.has(defectId),
+  const repairs = walk.unread.filter(({ defectId }) => !inspection.acknowledged.has(defectId));
+  const [sheet, setSheet] = useState<OpenSheet>(
+    repairs.length > 0 ? 'repairs' : asksReading(walk, props.at) ? 'reading' : undefined,
   );
-  const [sheet, setSheet] = useState<OpenSheet>(repairs.length > 0 ? 'repairs' : undefined);
   // Also while somebody is expected to join.
   useHearing(inspection.id, helper?.phone === true || sheet === 'helper');
   // Cautions of a stop stand there until the first answer or a touch. A phone has no room for the drawing beside them, nor
@@ -113,10 +120,6 @@ export function WalkBoard(props: WalkBoardProps) {
   const free = canAnswer && !step && !forbidden;
   const after = stopAfter(walk, stopIndex);
   const goOn = () => (after === undefined ? onVerdict() : position.goToStop(after));
-  const known = useMemo(
-    () => knownDefects(reference, inspection.begun?.unitIds ?? [], inspection.id),
-    [reference, inspection],
-  );
   const watched = useMemo(
     () =>
       new Set([
@@ -137,6 +140,9 @@ export function WalkBoard(props: WalkBoardProps) {
   const onSound = useStable(() => (counts ? setSheet('count') : void answer({ outcome: 'sound' })));
   const onTakeBack = useStable(() => void answer({ outcome: 'cleared' }));
   const onFaultHere = useStable(() => onFault(key));
+  const knownHere = known.find((each) => each.key === key);
+  const onStillThere = useStable(() => void answers.stillThere());
+  const onLooksRepaired = useStable(() => void answers.looksRepaired(t('walk.repairedNote')));
   const openCannot = useStable(() => setSheet('cannot'));
   const openReading = useStable(() => setSheet('reading'));
   const openStops = useStable(() => setSheet('stops'));
@@ -155,8 +161,9 @@ export function WalkBoard(props: WalkBoardProps) {
 
   useKeys(
     {
-      s: () => free && !reading?.required && onSound(),
-      ' ': () => (free ? !reading?.required && onSound() : take()),
+      s: () => free && !knownHere && !reading?.required && (procedure ? openCycle() : onSound()),
+      ' ': () =>
+        free ? !knownHere && !reading?.required && (procedure ? openCycle() : onSound()) : take(),
       f: () => onFault(key),
       c: () => canAnswer && setSheet('cannot'),
       m: () => reading && free && setSheet('reading'),
@@ -179,6 +186,14 @@ export function WalkBoard(props: WalkBoardProps) {
   const cramped =
     runningClocks(live.state, live.wanted, 0).length > 0 ||
     (gloves && current.check.cautions.length > 0);
+  // What can kill comes before the drawing and the list; a very short screen scrolls as a whole.
+  const grave =
+    !wide &&
+    (warns ||
+      current.check.cautions.some(({ signal }) => signal === 'DANGER' || signal === 'WARNING'));
+  const whole = !wide && height < WHOLE;
+  // What can kill is read before what has changed: on a short screen the news stand below it.
+  const inDock = whole || (grave && height < SHORT);
   const map = (
     <RigDrawing
       rig={rig}
@@ -229,20 +244,125 @@ export function WalkBoard(props: WalkBoardProps) {
         ) : null}
       </>
     ) : undefined;
+  const heading = (
+    <>
+      <View className="px-4 pb-1 pt-1">
+        <Soft>
+          {t('walk.stop', { number: stopIndex + 1, of: stops.length })} · {stop.zone.unit.number}
+          {inspection.course.present.has(stop.zone.key) ? ` · ${t('tag.proven')}` : ''}
+          {dims ? ` · ${t('awake.not')}` : ''}
+        </Soft>
+        <Heading level={1} className="text-3xl">
+          {stop.zone.title}
+        </Heading>
+      </View>
+      {walk.stale && !replanning.busy ? <Body className="px-4">{t('plan.stale')}</Body> : null}
+      {replanning.busy ? (
+        <Body className="px-4" live>
+          {t('plan.busy')}
+        </Body>
+      ) : null}
+    </>
+  );
+  const list = (
+    <CheckList
+      scrolls={!inDock}
+      instances={stop.instances}
+      currentKey={key}
+      stateOf={stateOf}
+      isWeak={isWeak}
+      onChoose={position.goToCheck}
+    />
+  );
+  const top = (
+    <WalkTop
+      walk={walk}
+      state={live.state}
+      onLeave={onLeave}
+      onStops={openStops}
+      onStand={() => setSheet('stand')}
+      onHappening={() => setSheet('happening')}
+    />
+  );
+  const clocks = <Clocks state={live.state} wanted={live.wanted} />;
+  const dock = (
+    <Dock
+      stopCautions={warns ? (stop.zone.cautions ?? []) : []}
+      onReadStop={() => setReadAt(stop.key)}
+      whole={whole}
+      news={inDock ? banners : undefined}
+      others={inDock ? list : undefined}
+      assessed={assessed}
+      last={last}
+      unitOfHabit={reading && unitOf(reading, habit)}
+      known={knownHere?.words}
+      onStillThere={onStillThere}
+      onLooksRepaired={onLooksRepaired}
+      repaired={
+        reference?.defects.find((each) => each.key === key && each.outcomeWords)?.outcomeWords ??
+        undefined
+      }
+      weak={weakSpotAt(reference, key)}
+      hasDraft={drafts.includes(key)}
+      step={step}
+      stepNumber={
+        step?.kind === 'do'
+          ? rig.units.find(({ unit }) => unit.id === step.unitId)?.unit.number
+          : undefined
+      }
+      forbidden={forbidden}
+      rest={
+        <RestButton
+          walk={walk}
+          stop={stop}
+          open={openChecks}
+          watched={watched}
+          onRest={(instances) => void answers.soundTogether(instances)}
+        />
+      }
+      asks={
+        helper?.phone && canAnswer && mayHelperAnswer(current)
+          ? {
+              name: helper.name,
+              asked: asked?.keys.includes(key) ?? false,
+              ask: () => void live.tell('asked', { keys: [key] }),
+            }
+          : undefined
+      }
+      onStep={take}
+      onOpenStep={onOpenStep}
+      onElsewhere={elsewhere}
+      onLeaveOut={(reason) => void answer({ outcome: 'not-looked', reason })}
+      offers={live.state.cleanAt === undefined ? (current.check.offers ?? NOTHING) : NOTHING}
+      // Nothing of the kind works with the engine off.
+      onOffer={(change) => (isRunning(live.state) ? void live.change(change) : setSheet('start'))}
+      onPlay={procedure && openCycle}
+      onward={
+        openHere > 0
+          ? { to: 'check', title: t('walk.nextCheck'), go: () => position.moveOn(key) }
+          : {
+              to: 'stop',
+              title:
+                after === undefined
+                  ? t('walk.finish')
+                  : t('walk.toStop', { stop: stops[after].zone.title }),
+              go: goOn,
+            }
+      }
+      onSound={onSound}
+      onFault={onFaultHere}
+      onCannot={openCannot}
+      onMeasure={openReading}
+      onTakeBack={onTakeBack}
+    />
+  );
   return (
     <View role="main" className="h-full flex-1 bg-ground">
-      <WalkTop
-        walk={walk}
-        state={live.state}
-        onLeave={onLeave}
-        onStops={openStops}
-        onStand={() => setSheet('stand')}
-        onHappening={() => setSheet('happening')}
-      />
+      {whole ? null : top}
       {wide ? banners : null}
       <View className={`mx-auto min-h-0 w-full max-w-[1280px] flex-1 ${wide ? 'flex-row' : ''}`}>
         <View className={wide ? 'w-[46%] p-4' : cramped ? 'w-1/2 self-center pt-1' : 'px-2 pt-1'}>
-          {wide || (!banners && !warns && !step && height >= SHORT) ? map : null}
+          {wide || (!banners && !grave && !step && height >= SHORT) ? map : null}
           {wide ? (
             <ScrollView className="mt-3 min-h-0 flex-1" contentContainerClassName="gap-2 p-1">
               {stop.zone.cautions?.map((caution) => (
@@ -252,105 +372,22 @@ export function WalkBoard(props: WalkBoardProps) {
             </ScrollView>
           ) : null}
         </View>
-        <View className="min-h-0 flex-1 overflow-auto">
-          <View className="px-4 pb-1 pt-1">
-            <Soft>
-              {t('walk.stop', { number: stopIndex + 1, of: stops.length })} ·{' '}
-              {stop.zone.unit.number}
-              {inspection.course.present.has(stop.zone.key) ? ` · ${t('tag.proven')}` : ''}
-              {dims ? ` · ${t('awake.not')}` : ''}
-            </Soft>
-            <Heading level={1} className="text-3xl">
-              {stop.zone.title}
-            </Heading>
+        {whole ? (
+          <HintedScroll key={key} hint={t('more')} fills>
+            {heading}
+            {dock}
+            {clocks}
+            {top}
+          </HintedScroll>
+        ) : (
+          <View className="min-h-0 flex-1">
+            {heading}
+            {wide || inDock ? null : banners}
+            {inDock ? null : list}
+            {clocks}
+            {dock}
           </View>
-          {walk.stale && !replanning.busy ? <Body className="px-4">{t('plan.stale')}</Body> : null}
-          {replanning.busy ? (
-            <Body className="px-4" live>
-              {t('plan.busy')}
-            </Body>
-          ) : null}
-          <CheckList
-            before={
-              (banners && !wide) || warns ? (
-                <>
-                  {wide ? null : banners}
-                  {warns ? (
-                    <StopCautions
-                      cautions={stop.zone.cautions ?? []}
-                      onRead={() => setReadAt(stop.key)}
-                    />
-                  ) : null}
-                </>
-              ) : undefined
-            }
-            instances={stop.instances}
-            currentKey={key}
-            stateOf={stateOf}
-            isWeak={isWeak}
-            onChoose={position.goToCheck}
-          />
-          <Clocks state={live.state} wanted={live.wanted} />
-          <Dock
-            assessed={assessed}
-            last={last}
-            unitOfHabit={reading && unitFor(reading.kind, habit)}
-            known={known.find((each) => each.key === key)?.words}
-            repaired={
-              reference?.defects.find((each) => each.key === key && each.outcomeWords)
-                ?.outcomeWords ?? undefined
-            }
-            weak={weakSpotAt(reference, key)}
-            hasDraft={drafts.includes(key)}
-            step={step}
-            forbidden={forbidden}
-            rest={
-              <RestButton
-                walk={walk}
-                stop={stop}
-                open={openChecks}
-                watched={watched}
-                onRest={(instances) => void answers.soundTogether(instances)}
-              />
-            }
-            asks={
-              helper?.phone && canAnswer && mayHelperAnswer(current)
-                ? {
-                    name: helper.name,
-                    asked: asked?.keys.includes(key) ?? false,
-                    ask: () => void live.tell('asked', { keys: [key] }),
-                  }
-                : undefined
-            }
-            onStep={take}
-            onOpenStep={onOpenStep}
-            onElsewhere={elsewhere}
-            onLeaveOut={(reason) => void answer({ outcome: 'not-looked', reason })}
-            offers={live.state.cleanAt === undefined ? (current.check.offers ?? NOTHING) : NOTHING}
-            // Nothing of the kind works with the engine off.
-            onOffer={(change) =>
-              live.state.engine === 'on' ? void live.change(change) : setSheet('start')
-            }
-            onPlay={procedure && openCycle}
-            onward={
-              openHere > 0
-                ? { to: 'check', title: t('walk.nextCheck'), go: () => position.moveOn(key) }
-                : {
-                    to: 'stop',
-                    title:
-                      after === undefined
-                        ? t('walk.finish')
-                        : t('walk.toStop', { stop: stops[after].zone.title }),
-                    go: goOn,
-                  }
-            }
-            onSound={onSound}
-            onFault={onFaultHere}
-            onCannot={openCannot}
-            onMeasure={openReading}
-            onTakeBack={onTakeBack}
-          />
-        </View>
+        )}
       </View>
       <WalkSheets
         sheet={sheet}

@@ -2,7 +2,7 @@ import type { Procedure } from '@nazar/core/catalogue';
 import type { InstanceAssessment, UnreadRepair } from '@nazar/core/inspection';
 import type { UnitHabit } from '@nazar/core/quantity';
 import type { CheckInstance } from '@nazar/core/rig';
-import { callLamps } from '@nazar/core/walking';
+import { callLamps, valueOf } from '@nazar/core/walking';
 import type { ComponentProps } from 'react';
 import type { Walk } from '@/state';
 import { CannotSheet } from './cannot-sheet';
@@ -91,6 +91,7 @@ export function WalkSheets(props: WalkSheetsProps) {
           procedure={procedure}
           check={current.check}
           habit={habit}
+          helper={inspection.course.helper?.name}
           onGood={() => void answers.answer({ outcome: 'sound' })}
           onFailed={(symptomId) => props.onFault(key, symptomId)}
           onClose={close}
@@ -135,10 +136,16 @@ export function WalkSheets(props: WalkSheetsProps) {
       return (
         <StandSheet
           state={live.state}
-          onChange={(change) => {
+          layout={live.layout}
+          leftOut={live.leftOut}
+          numberOf={(unitId) => rig.units.find(({ unit }) => unit.id === unitId)?.unit.number ?? ''}
+          onChange={(change, unitId) => {
             if (change === 'start') open('start');
-            else void live.change(change).then((kept) => (kept ? close() : undefined));
+            else void live.change(change, unitId).then((kept) => (kept ? close() : undefined));
           }}
+          onFound={(change, unitId) =>
+            void live.found(change, unitId).then((kept) => (kept ? close() : undefined))
+          }
           onClose={close}
         />
       );
@@ -199,7 +206,7 @@ export function WalkSheets(props: WalkSheetsProps) {
       return (
         <LampSheet
           walk={walk}
-          lampsOn={live.state.lamps === true}
+          lampsOn={valueOf(live.state, 'lamps') === 'on'}
           onLampsOn={() => void live.change('lamps-on')}
           onLit={(instance) => void answers.soundOf(instance)}
           onDark={(instance, symptomId) => void answers.keepFault(instance, symptomId)}

@@ -1,6 +1,6 @@
 import { chassisPlaces, chassisShapes, chassisSpecification, chassisZones } from '../../chassis';
 import type { Check, Module } from '../../types';
-import { caution, check, faultsOf, module, place, rect } from '../../write';
+import { BY_HAND, caution, check, faultsOf, module, moved, place, rect } from '../../write';
 import { ofBus, passengerChecks } from './shared';
 
 const P = 'school-bus';
@@ -20,9 +20,9 @@ const own: Check[] = [
     criterion: 'No broken glass, no tampering, no door forced.',
     symptoms: [
       faultsOf('body', ['road', 'passengers']).stops('tampered', 'Tampered with'),
-      repairs('graffiti', 'Covers a lamp or a word', { fixable: true }),
+      repairs('graffiti', 'Covers a lamp or a word'),
     ],
-    fixes: ['Clean it'],
+    fixes: { graffiti: ['Clean it'] },
     why: 'It stands in the street.',
   }),
   check({
@@ -47,8 +47,11 @@ const own: Check[] = [
     seconds: 6,
     criterion: 'Flash in turn.',
     source: '49 CFR 571.108 S6.4',
-    symptoms: [stops('amber-out', 'Out or not flashing')],
-    fixes: ['Wipe the lens'],
+    symptoms: [
+      stops('amber-out', 'Out or not flashing'),
+      stops('amber-dirty', 'Too dirty to be seen'),
+    ],
+    fixes: { 'amber-dirty': ['Wipe the lens'] },
     why: 'They say that it will stop.',
   }),
   check({
@@ -62,8 +65,8 @@ const own: Check[] = [
     seconds: 6,
     criterion: 'Flash when the door opens.',
     source: '49 CFR 571.108 S6.4',
-    symptoms: [stops('red-out', 'Out or not flashing')],
-    fixes: ['Wipe the lens'],
+    symptoms: [stops('red-out', 'Out or not flashing'), stops('red-dirty', 'Too dirty to be seen')],
+    fixes: { 'red-dirty': ['Wipe the lens'] },
     why: 'Behind them children cross.',
   }),
   check({
@@ -71,7 +74,8 @@ const own: Check[] = [
     title: 'Run the stop arm out and in',
     zone: 'driver-side',
     method: 'operate',
-    needs: ['area-clear', 'key-on'],
+    moves: moved('stop-arm', 'electric', ['passengers']),
+    needs: ['key-on', 'parking-brake-set', 'area-clear'],
     helper: 'may-help',
     seconds: 12,
     criterion: 'Out fully, lamps flash, in flat.',
@@ -89,7 +93,8 @@ const own: Check[] = [
     title: 'Run the crossing arm out and in',
     zone: 'front',
     method: 'operate',
-    needs: ['area-clear', 'key-on'],
+    moves: moved('crossing-arm', 'electric', ['passengers']),
+    needs: ['key-on', 'parking-brake-set', 'area-clear'],
     helper: 'may-help',
     seconds: 12,
     criterion: 'Out fully, in flat, magnet holds.',
@@ -108,11 +113,10 @@ const own: Check[] = [
     source: '49 CFR 571.111 S9',
     symptoms: [
       faultsOf('mirrors', ['passengers']).stops('crossover-off', 'Does not show the front', {
-        fixable: true,
         fixLeaves: 'watch',
       }),
     ],
-    fixes: ['Set and wipe it'],
+    fixes: { 'crossover-off': ['Set and wipe it'] },
     why: 'A child in front of the bumper is seen in nothing else.',
   }),
   check({
@@ -120,6 +124,8 @@ const own: Check[] = [
     title: 'Open the rear emergency door from inside and outside',
     zone: 'rear',
     method: 'operate',
+    moves: BY_HAND,
+    needs: ['engine-off'],
     seconds: 14,
     criterion: 'Opens with one hand, buzzer sounds, holds open.',
     source: '49 CFR 571.217 S5.3',
@@ -134,6 +140,8 @@ const own: Check[] = [
     title: 'Open the side emergency door',
     zone: 'aisle',
     method: 'operate',
+    moves: BY_HAND,
+    needs: ['engine-off'],
     helper: 'may-help',
     seconds: 10,
     criterion: 'Opens, buzzer sounds, seat beside it flips.',
@@ -148,6 +156,12 @@ const own: Check[] = [
     title: 'Lock an exit and try to start',
     zone: 'seat',
     method: 'operate',
+    moves: moved('starter', 'key', ['passengers'], {
+      clear: 'hand',
+      takesAway: 'an unlocked exit',
+      ends: 'every exit unlocked again',
+    }),
+    needs: ['engine-off', 'key-on', 'parking-brake-set', 'in-neutral'],
     seconds: 10,
     criterion: 'Does not start with an exit locked.',
     symptoms: [exits.stops('interlock-dead', 'Starts with an exit locked')],
@@ -166,7 +180,7 @@ const own: Check[] = [
         worse: [{ in: 'dark', harm: 'repair', because: 'fog and dark hide a stopped bus' }],
       }),
     ],
-    fixes: ['Wipe it'],
+
     why: 'It is seen over the hill.',
   }),
   check({
@@ -177,7 +191,7 @@ const own: Check[] = [
     seconds: 8,
     criterion: 'Sealed, in date.',
     symptoms: [exits.repairs('kit-gone', 'Missing or open')],
-    fixes: ['Fetch one'],
+    fixes: { 'kit-gone': ['Fetch one'] },
     why: 'Small people get hurt small ways, often.',
   }),
   check({
@@ -185,13 +199,10 @@ const own: Check[] = [
     title: 'Try the child-check alarm',
     zone: 'last-row',
     method: 'operate',
+    moves: BY_HAND,
     seconds: 15,
     criterion: 'Sounds until the button in the last row is pressed.',
-    symptoms: [
-      repairs('child-check-dead', 'Dead', {
-        condition: 'Sign at the rear window on paper as well.',
-      }),
-    ],
+    symptoms: [stops('child-check-dead', 'Dead')],
     why: 'It makes one walk back.',
   }),
   check({
@@ -199,6 +210,7 @@ const own: Check[] = [
     title: 'Hang the empty sign in the rear window',
     zone: 'last-row',
     method: 'operate',
+    moves: BY_HAND,
     phases: ['post-trip'],
     helper: 'driver-only',
     seconds: 8,
@@ -211,6 +223,7 @@ const own: Check[] = [
     title: 'Look at the tailpipe under the rear door',
     zone: 'rear',
     method: 'look',
+    needs: ['secured'],
     seconds: 5,
     criterion: 'Tight, ends beyond the body.',
     source: '49 CFR 393.83',
@@ -235,6 +248,7 @@ export const schoolBus: Module = module({
   id: 'school-bus',
   title: 'School bus',
   build: 'chassis',
+  machine: { 'stop-arm': ['stop-arm'], 'crossing-arm': ['crossing-arm'] },
   vehicleClass: 'passenger',
   powered: true,
   airBrakes: true,
@@ -243,7 +257,10 @@ export const schoolBus: Module = module({
   height: 3.1,
   capabilities: ['road', 'passengers'],
   mounts: [{ sort: 'side-door', x: 5.4, y: 1.2 }],
-  specification: chassisSpecification,
+  specification: [
+    ...chassisSpecification,
+    { id: 'passengerSeats', title: 'Seats for passengers', kind: 'count' },
+  ],
   zones: [
     ...chassisZones(measures),
     { id: 'entrance', title: 'Entrance door', round: 'aboard', x: 2.6, y: 0.6, cautions: [arm] },

@@ -1,6 +1,6 @@
 import { ofChassis } from '../../chassis';
 import type { Check } from '../../types';
-import { caution, check, faultsOf } from '../../write';
+import { BY_HAND, caution, check, faultsOf, moved } from '../../write';
 
 /** A bus has no load, no pintle and no deck. */
 export const ofBus = (prefix: string) =>
@@ -32,7 +32,8 @@ export function passengerChecks(p: string): Check[] {
       title: 'Open and shut the entrance door twice',
       zone: 'entrance',
       method: 'operate',
-      needs: ['air-charged'],
+      moves: moved('entrance-door', 'air', ['passengers'], { clear: 'hand' }),
+      needs: ['air-charged', 'area-clear', 'parking-brake-set'],
       seconds: 15,
       criterion: 'Smooth, edge turns back from a hand, shut tight.',
       symptoms: [
@@ -52,12 +53,16 @@ export function passengerChecks(p: string): Check[] {
       criterion: 'Dry, rough, rail tight with no gap that catches a drawstring.',
       symptoms: [
         stops('rail-gap', 'Rail loose or catches a string'),
-        repairs('step-worn', 'Worn or iced'),
+        repairs('step-worn', 'Worn'),
+        repairs('step-iced', 'Iced', {
+          condition: 'Scrape it before leaving.',
+          bars: 'before-leaving',
+        }),
         repairs('step-lamp', 'Lamp out', {
           worse: [{ in: 'dark', harm: 'stop', because: 'nobody sees the step in the dark' }],
         }),
       ],
-      fixes: ['Scrape it'],
+      fixes: { 'step-iced': ['Scrape it'] },
       why: 'A string in the rail drags a child.',
     }),
     check({
@@ -69,10 +74,10 @@ export function passengerChecks(p: string): Check[] {
       seconds: 20,
       criterion: 'Clear, dry, nothing in it, no lifted edge.',
       symptoms: [
-        stops('aisle-blocked', 'Blocked', { fixable: true, fixLeaves: 'watch' }),
+        stops('aisle-blocked', 'Blocked', { fixLeaves: 'watch' }),
         repairs('floor-lifted', 'Floor lifted or torn'),
       ],
-      fixes: ['Clear it'],
+      fixes: { 'aisle-blocked': ['Clear it'] },
       why: 'It is the way out in smoke.',
     }),
     check({
@@ -97,6 +102,7 @@ export function passengerChecks(p: string): Check[] {
       zone: 'aisle',
       each: 'row',
       method: 'operate',
+      moves: BY_HAND,
       helper: 'may-help',
       seconds: 6,
       criterion: 'Lock and let go, not cut.',
@@ -112,6 +118,8 @@ export function passengerChecks(p: string): Check[] {
       zone: 'aisle',
       each: 'window-exit',
       method: 'operate',
+      moves: BY_HAND,
+      needs: ['engine-off'],
       helper: 'may-help',
       seconds: 8,
       criterion: 'Opens, buzzer sounds, label can be read.',
@@ -128,6 +136,8 @@ export function passengerChecks(p: string): Check[] {
       zone: 'aisle',
       each: 'hatch',
       method: 'operate',
+      moves: BY_HAND,
+      needs: ['engine-off'],
       helper: 'may-help',
       seconds: 8,
       criterion: 'Opens, closes tight, buzzer sounds.',
@@ -147,7 +157,7 @@ export function passengerChecks(p: string): Check[] {
       seconds: 6,
       criterion: 'In their place, sealed.',
       symptoms: [exits.repairs('hammer-gone', 'Missing')],
-      fixes: ['Fetch one'],
+      fixes: { 'hammer-gone': ['Fetch one'] },
       why: 'They are taken as toys.',
     }),
     check({
@@ -180,7 +190,7 @@ export function passengerChecks(p: string): Check[] {
       seconds: 6,
       criterion: 'Right ones, to be read.',
       symptoms: [watches('notice-gone', 'Missing or of another route')],
-      fixes: ['Put up the right one'],
+      fixes: { 'notice-gone': ['Put up the right one'] },
       why: 'A substitute reads them.',
     }),
     check({
@@ -214,6 +224,7 @@ export function passengerChecks(p: string): Check[] {
       title: 'Walk to the last row and look under every seat',
       zone: 'last-row',
       method: 'look',
+      precedes: ['everything'],
       phases: ['post-trip'],
       helper: 'driver-only',
       seconds: 90,

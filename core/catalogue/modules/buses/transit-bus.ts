@@ -1,6 +1,6 @@
 import { chassisPlaces, chassisShapes, chassisSpecification, chassisZones } from '../../chassis';
 import type { Check, Module } from '../../types';
-import { caution, check, faultsOf, module, place, rect } from '../../write';
+import { BY_HAND, caution, check, faultsOf, module, moved, place, rect } from '../../write';
 import { ofBus, passengerChecks } from './shared';
 
 const P = 'coach';
@@ -15,7 +15,8 @@ const own: Check[] = [
     title: 'Kneel and rise',
     zone: 'entrance',
     method: 'operate',
-    needs: ['air-charged', 'area-clear', 'parking-brake-set'],
+    moves: moved('kneeling', 'air', ['passengers'], { held: 'brake-and-chocks' }),
+    needs: ['air-charged', 'area-clear', 'parking-brake-set', 'engine-idling', 'chocked'],
     seconds: 25,
     criterion: 'Down with lamp and tone, up fully; does not drive kneeling.',
     source: '49 CFR 38.31(d)',
@@ -34,7 +35,8 @@ const own: Check[] = [
     title: 'Run the ramp out and in',
     zone: 'entrance',
     method: 'operate',
-    needs: ['area-clear'],
+    moves: moved('ramp', 'electric', ['passenger-lift']),
+    needs: ['key-on', 'parking-brake-set', 'area-clear'],
     seconds: 25,
     criterion: 'Out flat, edge marked, in flush; by hand as well.',
     source: '49 CFR 37.163, 38.23',
@@ -50,8 +52,12 @@ const own: Check[] = [
     title: 'Door open: throttle dead, brake on',
     zone: 'seat',
     method: 'operate',
+    moves: moved('driving', 'engine', ['passengers'], {
+      held: 'brake-and-chocks',
+      takesAway: 'door',
+    }),
     helper: 'driver-only',
-    needs: ['engine-idling'],
+    needs: ['engine-idling', 'parking-brake-set', 'chocked', 'area-clear'],
     seconds: 12,
     criterion: 'Does not drive.',
     symptoms: [faultsOf('doors', ['road', 'passengers']).stops('interlock-dead', 'Would drive')],
@@ -62,6 +68,7 @@ const own: Check[] = [
     title: 'Rear door: sensitive edge and lamp',
     zone: 'aisle',
     method: 'operate',
+    moves: BY_HAND,
     seconds: 12,
     criterion: 'Turns back from a hand, lamp shows open.',
     symptoms: [stops('edge-dead', 'Does not turn back'), repairs('rear-lamp', 'Lamp dead')],
@@ -72,6 +79,7 @@ const own: Check[] = [
     title: 'Emergency release of each door',
     zone: 'entrance',
     method: 'operate',
+    moves: BY_HAND,
     seconds: 10,
     criterion: 'Opens by hand; lamp and tone at the seat.',
     symptoms: [faultsOf('emergency', ['passengers']).stops('release-dead', 'Does not open')],
@@ -82,6 +90,7 @@ const own: Check[] = [
     title: 'Pull the stop request in each part',
     zone: 'aisle',
     method: 'operate',
+    moves: BY_HAND,
     seconds: 10,
     criterion: 'Sign and tone.',
     source: '49 CFR 38.37',
@@ -103,6 +112,7 @@ const own: Check[] = [
     title: 'Open and latch each luggage bay',
     zone: 'curb-side',
     method: 'operate',
+    moves: BY_HAND,
     seconds: 15,
     criterion: 'Struts hold, latches shut, load tied.',
     symptoms: [
@@ -152,6 +162,7 @@ const own: Check[] = [
     title: 'Call a stop inside and outside',
     zone: 'seat',
     method: 'operate',
+    moves: BY_HAND,
     seconds: 8,
     criterion: 'Heard in the last row and at the door.',
     source: '49 CFR 37.167',
@@ -163,6 +174,7 @@ const own: Check[] = [
     title: 'Look through seats, racks and toilet',
     zone: 'last-row',
     method: 'look',
+    precedes: ['everything'],
     phases: ['post-trip'],
     seconds: 60,
     criterion: 'Nothing left, nobody left.',
@@ -187,6 +199,7 @@ export const transitBus: Module = module({
   id: 'transit-bus',
   title: 'Transit bus or coach',
   build: 'chassis',
+  machine: { kneeling: ['kneeling'], ramp: ['ramp'] },
   vehicleClass: 'passenger',
   powered: true,
   airBrakes: true,
@@ -195,7 +208,10 @@ export const transitBus: Module = module({
   height: 3.3,
   capabilities: ['road', 'highway', 'passengers', 'passenger-lift'],
   mounts: [{ sort: 'side-door', x: 6, y: 1.25 }],
-  specification: chassisSpecification,
+  specification: [
+    ...chassisSpecification,
+    { id: 'passengerSeats', title: 'Seats for passengers', kind: 'count' },
+  ],
   zones: [
     ...chassisZones(measures),
     { id: 'entrance', title: 'Entrance door', round: 'aboard', x: 1.4, y: 0.6, cautions: [foot] },

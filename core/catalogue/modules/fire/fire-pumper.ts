@@ -6,7 +6,7 @@ import {
   ofChassis,
 } from '../../chassis';
 import type { Check, Module, Procedure } from '../../types';
-import { caution, check, faultsOf, module, place, rect } from '../../write';
+import { BY_HAND, caution, check, faultsOf, module, moved, place, rect } from '../../write';
 
 const P = 'pumper';
 const { stops, repairs, watches } = faultsOf('pump', ['pump']);
@@ -40,11 +40,11 @@ const own: Check[] = [
     seconds: 6,
     criterion: 'Full, and the gauge agrees with the overflow.',
     symptoms: [
-      stops('tank-empty', 'Less than three quarters', { fixable: true, fixLeaves: 'watch' }),
+      stops('tank-empty', 'Less than three quarters', { fixLeaves: 'watch' }),
       repairs('tank-gauge', 'Gauge wrong'),
       repairs('tank-leak', 'Drips'),
     ],
-    fixes: ['Fill it'],
+    fixes: { 'tank-empty': ['Fill it'] },
     why: 'The first three minutes come out of it.',
   }),
   check({
@@ -54,8 +54,8 @@ const own: Check[] = [
     method: 'look',
     seconds: 5,
     criterion: 'Full, in date.',
-    symptoms: [repairs('foam-low', 'Low or out of date')],
-    fixes: ['Fill it'],
+    symptoms: [repairs('foam-low', 'Low'), repairs('foam-old', 'Out of date')],
+    fixes: { 'foam-low': ['Fill it'] },
     why: 'Water alone feeds a fuel fire.',
   }),
   check({
@@ -63,8 +63,9 @@ const own: Check[] = [
     title: 'Prime dry: vacuum test',
     zone: 'pump-panel',
     method: 'operate',
+    moves: moved('pump', 'engine', ['pump'], { held: 'brake-and-chocks' }),
     phases: ['weekly', 'monthly'],
-    needs: ['engine-idling', 'parking-brake-set', 'area-clear'],
+    needs: ['engine-idling', 'parking-brake-set', 'chocked', 'area-clear'],
     seconds: 60,
     criterion: 'Draws down in half a minute and holds.',
     symptoms: [stops('primer-dead', 'Does not draw'), repairs('vacuum-falls', 'Falls quickly')],
@@ -75,7 +76,8 @@ const own: Check[] = [
     title: 'Shift into pump and back',
     zone: 'seat',
     method: 'operate',
-    needs: ['engine-idling', 'parking-brake-set', 'chocked'],
+    moves: moved('pump', 'engine', ['pump'], { held: 'brake-and-chocks' }),
+    needs: ['engine-idling', 'parking-brake-set', 'chocked', 'area-clear'],
     seconds: 20,
     criterion: 'Both lamps on, speed reading steady; back to road.',
     symptoms: [
@@ -89,6 +91,7 @@ const own: Check[] = [
     title: 'Run the pump and read every gauge',
     zone: 'pump-panel',
     method: 'operate',
+    moves: moved('pump', 'engine', ['pump'], { held: 'brake-and-chocks' }),
     phases: ['weekly', 'pre-trip'],
     needs: ['engine-idling', 'parking-brake-set', 'chocked', 'area-clear'],
     helper: 'may-help',
@@ -107,8 +110,9 @@ const own: Check[] = [
     title: 'Set and try relief valve or governor',
     zone: 'pump-panel',
     method: 'operate',
+    moves: moved('pump', 'engine', ['pump'], { held: 'brake-and-chocks' }),
     phases: ['weekly', 'monthly'],
-    needs: ['engine-idling', 'chocked', 'area-clear'],
+    needs: ['engine-idling', 'chocked', 'area-clear', 'parking-brake-set'],
     seconds: 40,
     criterion: 'Holds pressure when a line shuts.',
     symptoms: [stops('relief-dead', 'Pressure jumps')],
@@ -121,6 +125,8 @@ const own: Check[] = [
     zone: 'pump-panel',
     each: 'outlet',
     method: 'operate',
+    moves: BY_HAND,
+    needs: ['machinery-still', 'engine-off'],
     phases: ['weekly', 'pre-trip'],
     seconds: 7,
     criterion: 'Opens, shuts, locks; drains shut.',
@@ -134,10 +140,11 @@ const own: Check[] = [
     zone: 'pump-panel',
     each: 'outlet',
     method: 'feel',
+    needs: ['machinery-still', 'engine-off'],
     seconds: 5,
     criterion: 'On, gasket in, turns by hand.',
-    symptoms: [repairs('cap-stuck', 'Stuck or gasket gone')],
-    fixes: ['Put in a gasket'],
+    symptoms: [repairs('cap-stuck', 'Stuck'), repairs('gasket-gone', 'Gasket gone')],
+    fixes: { 'gasket-gone': ['Put in a gasket'] },
     cautions: [burst],
     why: 'Nobody has a wrench at the hydrant.',
   }),
@@ -178,11 +185,10 @@ const own: Check[] = [
     symptoms: [
       kit.repairs('hose-short', 'A length missing or wet'),
       faultsOf('load', ['road']).stops('cover-open', 'Cover not tied', {
-        fixable: true,
         fixLeaves: 'watch',
       }),
     ],
-    fixes: ['Tie it'],
+    fixes: { 'cover-open': ['Tie it'] },
     why: 'A hose that runs off kills on the road.',
   }),
   check({
@@ -190,11 +196,12 @@ const own: Check[] = [
     title: 'Turn and shut each nozzle',
     zone: 'rear',
     method: 'operate',
+    moves: BY_HAND,
     phases: ['weekly', 'pre-trip'],
     seconds: 15,
     criterion: 'Turns, shuts, no grit.',
     symptoms: [kit.repairs('nozzle-stiff', 'Stiff')],
-    fixes: ['Rinse it'],
+    fixes: { 'nozzle-stiff': ['Rinse it'] },
     why: 'It is opened in smoke.',
   }),
   check({
@@ -208,10 +215,10 @@ const own: Check[] = [
     criterion: 'Full to nine tenths, valve opens, alarm sounds, mask clean.',
     source: '29 CFR 1910.134(h)(3)',
     symptoms: [
-      kit.stops('set-low', 'Below nine tenths', { fixable: true, fixLeaves: 'watch' }),
+      kit.stops('set-low', 'Below nine tenths', { fixLeaves: 'watch' }),
       kit.stops('set-alarm', 'Alarm or valve dead'),
     ],
-    fixes: ['Change the cylinder'],
+    fixes: { 'set-low': ['Change the cylinder'] },
     why: 'Thirty minutes are counted from full.',
   }),
   check({
@@ -220,6 +227,7 @@ const own: Check[] = [
     zone: 'crew',
     each: 'seat',
     method: 'operate',
+    moves: BY_HAND,
     seconds: 5,
     criterion: 'Locks, long enough over gear.',
     symptoms: [crew.stops('crew-belt', 'Does not lock or too short')],
@@ -232,8 +240,8 @@ const own: Check[] = [
     method: 'shake',
     seconds: 12,
     criterion: 'Held, nothing rattles.',
-    symptoms: [crew.repairs('loose-tool', 'Loose in the cab', { fixable: true })],
-    fixes: ['Stow it'],
+    symptoms: [crew.repairs('loose-tool', 'Loose in the cab')],
+    fixes: { 'loose-tool': ['Stow it'] },
     why: 'A helmet flies at forty.',
   }),
   check({
@@ -247,9 +255,12 @@ const own: Check[] = [
     criterion: 'All flash.',
     symptoms: [
       warn.repairs('warning-out', 'One out', { condition: 'Not with the right of way.' }),
+      warn.repairs('warning-dirty', 'One too dirty to be seen', {
+        condition: 'Not with the right of way.',
+      }),
       warn.stops('warning-many', 'A whole side dark'),
     ],
-    fixes: ['Wipe the lens'],
+    fixes: { 'warning-dirty': ['Wipe the lens'] },
     why: 'It goes against the traffic.',
   }),
   check({
@@ -257,7 +268,8 @@ const own: Check[] = [
     title: 'Siren and air horn, short',
     zone: 'seat',
     method: 'operate',
-    needs: ['hearing-protection', 'area-clear'],
+    moves: moved('siren', 'electric', []),
+    needs: ['hearing-protection', 'area-clear', 'key-on', 'parking-brake-set'],
     seconds: 8,
     criterion: 'Both sound.',
     symptoms: [warn.repairs('siren-dead', 'Dead', { condition: 'Not with the right of way.' })],
@@ -273,10 +285,8 @@ const own: Check[] = [
     phases: ['pre-trip', 'post-trip'],
     seconds: 5,
     criterion: 'Above the house minimum (three quarters).',
-    symptoms: [
-      faultsOf('fuel', ['pump']).repairs('fuel-low', 'Below the house minimum', { fixable: true }),
-    ],
-    fixes: ['Fill it'],
+    symptoms: [faultsOf('fuel', ['pump']).repairs('fuel-low', 'Below the house minimum')],
+    fixes: { 'fuel-low': ['Fill it'] },
     why: 'It pumps all night where it stands.',
   }),
   check({
@@ -298,6 +308,7 @@ const own: Check[] = [
     title: 'Electrical master off and on',
     zone: 'cab',
     method: 'operate',
+    moves: BY_HAND,
     seconds: 6,
     criterion: 'Cuts and returns.',
     symptoms: [elec.repairs('master-dead', 'Does not cut')],
@@ -319,6 +330,7 @@ const own: Check[] = [
     title: 'Open and shut every compartment',
     zone: 'curb-side',
     method: 'operate',
+    moves: BY_HAND,
     phases: ['pre-trip', 'post-trip', 'weekly'],
     seconds: 40,
     criterion: 'Stocked, latched, door lamp in the cab out.',
@@ -326,7 +338,7 @@ const own: Check[] = [
       faultsOf('body', ['road']).stops('door-open', 'Does not latch'),
       kit.repairs('item-missing', 'Something missing'),
     ],
-    fixes: ['Fetch it'],
+    fixes: { 'item-missing': ['Fetch it'] },
     why: 'A door that opens takes a cyclist.',
   }),
   check({
@@ -340,11 +352,10 @@ const own: Check[] = [
     symptoms: [
       faultsOf('load', ['road']).stops('rack-open', 'Rack does not lock'),
       kit.stops('ladder-damaged', 'Beam bent or heat label dark', {
-        fixable: true,
         fixLeaves: 'repair',
       }),
     ],
-    fixes: ['Lay it aside and take another'],
+    fixes: { 'ladder-damaged': ['Lay it aside and take another'] },
     why: 'Heat takes its strength and not its looks.',
   }),
   check({
@@ -352,8 +363,9 @@ const own: Check[] = [
     title: 'Run the generator and scene lamps',
     zone: 'driver-side',
     method: 'operate',
+    moves: moved('generator', 'engine', [], { held: 'brake-and-chocks' }),
     phases: ['weekly'],
-    needs: ['hearing-protection'],
+    needs: ['engine-idling', 'parking-brake-set', 'chocked', 'area-clear', 'hearing-protection'],
     seconds: 40,
     criterion: 'Runs, lamps light, breakers in.',
     symptoms: [kit.repairs('generator-dead', 'Dead or trips')],
@@ -426,6 +438,15 @@ export const firePumper: Module = module({
   id: 'fire-pumper',
   title: 'Fire pumper',
   build: 'chassis',
+  machine: {
+    pump: ['pump'],
+    valves: ['pump'],
+    caps: ['pump'],
+    shift: ['pump'],
+    relief: ['pump'],
+    primer: ['pump'],
+    generator: ['generator'],
+  },
   vehicleClass: 'fire',
   powered: true,
   airBrakes: true,

@@ -5,9 +5,10 @@ import {
   chassisZones,
   ofChassis,
 } from '../../chassis';
+import { LAW } from '../../law';
 import { controlChecks, hydraulicChecks } from '../../shared/hydraulics';
 import type { Check, Module, Procedure } from '../../types';
-import { caution, check, faultsOf, module, place, rect } from '../../write';
+import { BY_HAND, caution, check, faultsOf, module, moved, place, rect } from '../../write';
 
 const P = 'mobile-crane';
 const { stops, repairs, watches } = faultsOf('boom', ['crane']);
@@ -35,21 +36,31 @@ const own: Check[] = [
     zone: 'driver-side',
     takes: ['crane'],
     of: 'of the superstructure',
+    lies: ['boom-cradled'],
   }),
-  ...controlChecks({ prefix: P, zone: 'crane-controls', takes: ['crane'], of: 'of the crane' }),
+  ...controlChecks({
+    prefix: P,
+    zone: 'crane-controls',
+    takes: ['crane'],
+    of: 'of the crane',
+    part: 'upper',
+    by: 'own-engine',
+    needs: ['own-engine-running', 'outriggers-set', 'chocked'],
+  }),
   check({
     id: `${P}.hook-tied`,
     title: 'See that the hook is tied and the booms are in',
     zone: 'front',
     method: 'look',
+    needs: ['boom-cradled'],
     phases: ['pre-trip', 'under-way', 'post-trip'],
     seconds: 8,
     criterion: 'Tied to its eye, booms fully in, pinned.',
     symptoms: [
-      road.stops('hook-free', 'Hook not tied', { fixable: true, fixLeaves: 'watch' }),
+      road.stops('hook-free', 'Hook not tied', { fixLeaves: 'watch' }),
       road.stops('boom-out', 'A section is out'),
     ],
-    fixes: ['Tie it'],
+    fixes: { 'hook-free': ['Tie it'] },
     why: 'A hook at the windscreen swings.',
   }),
   check({
@@ -57,11 +68,12 @@ const own: Check[] = [
     title: 'Look at the lock pin of the turntable',
     zone: 'driver-side',
     method: 'look',
+    needs: ['boom-cradled'],
     phases: ['pre-trip', 'under-way'],
     seconds: 6,
     criterion: 'Fully in, lamp out.',
-    symptoms: [road.stops('turntable-free', 'Not in', { fixable: true, fixLeaves: 'watch' })],
-    fixes: ['Push it in'],
+    symptoms: [road.stops('turntable-free', 'Not in', { fixLeaves: 'watch' })],
+    fixes: { 'turntable-free': ['Push it in'] },
     why: 'The upper works turn in a bend.',
   }),
   check({
@@ -100,10 +112,7 @@ const own: Check[] = [
     needs: ['lamp'],
     seconds: 9,
     criterion: 'No crack, beams straight, pads there.',
-    symptoms: [
-      legs.stops('box-crack', 'Crack or bend'),
-      legs.repairs('pad-missing', 'Pad missing'),
-    ],
+    symptoms: [legs.stops('box-crack', 'Crack or bend'), legs.stops('pad-missing', 'Pad missing')],
     why: 'A box that cracks drops a corner.',
   }),
   check({
@@ -112,16 +121,16 @@ const own: Check[] = [
     zone: 'driver-side',
     each: 'outrigger',
     method: 'look',
+    needs: ['outriggers-in'],
     phases: ['pre-trip', 'under-way', 'post-trip'],
     seconds: 6,
     criterion: 'In and pinned for the road.',
     symptoms: [
       faultsOf('outriggers', ['road', 'crane']).stops('lock-out', 'Not in', {
-        fixable: true,
         fixLeaves: 'watch',
       }),
     ],
-    fixes: ['Pin it'],
+    fixes: { 'lock-out': ['Pin it'] },
     why: 'It slides out in a bend.',
   }),
   check({
@@ -140,6 +149,8 @@ const own: Check[] = [
     zone: 'curb-side',
     each: 'emergency-stop',
     method: 'operate',
+    moves: BY_HAND,
+    needs: ['secured'],
     seconds: 5,
     criterion: 'Out, and works when pressed.',
     symptoms: [stops('stop-dead', 'Does not work')],
@@ -153,10 +164,26 @@ const own: Check[] = [
     needs: ['gloves'],
     phases: ['pre-trip', 'before-use'],
     seconds: 30,
-    criterion: 'No broken wires in a lay beyond the limit, no kink, no birdcage.',
-    source: '29 CFR 1926.1413(a)',
+    criterion: `Fewer than ${LAW.ropeWiresInLay.value} broken wires in one lay and than ${LAW.ropeWiresInStrand.value} in one strand of it; fewer than ${LAW.ropeWiresRotationResistant.value} in six diameters of a rope that resists rotation. No kink, no birdcage.`,
+    source: LAW.ropeWiresInLay.source,
+    reading: {
+      kind: 'count',
+      ask: 'Broken wires in the worst lay',
+      required: false,
+      plausible: [0, 400, 'pieces'],
+      uncertainty: [0, 'pieces'],
+      bands: [
+        {
+          side: 'above',
+          limit: { from: 'specification', field: 'ropeWiresMost' },
+          symptom: 'rope-wires',
+        },
+      ],
+    },
     symptoms: [
-      rope.stops('rope-broken', 'Broken wires, kink, birdcage or core out'),
+      rope.stops('rope-broken', 'Kink, birdcage, crushed or core out'),
+      rope.stops('rope-wires', 'So many broken wires, or more'),
+      rope.repairs('rope-wires-few', 'Fewer broken wires than that'),
       rope.repairs('rope-dry', 'Dry or rusty'),
     ],
     why: 'It is inspected each shift, as the law says.',
@@ -207,8 +234,12 @@ const own: Check[] = [
     title: 'Lift the anti-two-block weight',
     zone: 'crane-controls',
     method: 'operate',
+    moves: moved('upper', 'own-engine', ['crane'], {
+      held: 'brake-and-chocks',
+      takesAway: 'free rope',
+    }),
     phases: ['before-use', 'weekly'],
-    needs: ['area-clear'],
+    needs: ['own-engine-running', 'outriggers-set', 'parking-brake-set', 'chocked', 'area-clear'],
     seconds: 12,
     criterion: 'Warns and stops.',
     source: '29 CFR 1926.1416(d)(3)',
@@ -220,6 +251,8 @@ const own: Check[] = [
     title: 'Set and test the load indicator',
     zone: 'crane-controls',
     method: 'operate',
+    moves: moved('upper', 'own-engine', ['crane'], { held: 'brake-and-chocks' }),
+    needs: ['own-engine-running', 'outriggers-set', 'parking-brake-set', 'chocked', 'area-clear'],
     phases: ['before-use', 'weekly'],
     seconds: 20,
     criterion: 'Right configuration, self-test passes.',
@@ -260,7 +293,7 @@ const own: Check[] = [
     seconds: 7,
     criterion: 'At the mark.',
     symptoms: [repairs('tank-low', 'Low')],
-    fixes: ['Top up with the oil on the label'],
+    fixes: { 'tank-low': ['Top up with the oil on the label'] },
     why: 'Air makes the boom creep.',
   }),
   check({
@@ -273,11 +306,10 @@ const own: Check[] = [
     criterion: 'Road mode for the road, locked for lifting.',
     symptoms: [
       faultsOf('suspension', ['road']).stops('mode-wrong', 'Not in road mode', {
-        fixable: true,
         fixLeaves: 'watch',
       }),
     ],
-    fixes: ['Set it'],
+    fixes: { 'mode-wrong': ['Set it'] },
     why: 'Blocked it steers over the curb.',
   }),
   check({
@@ -298,8 +330,8 @@ const own: Check[] = [
     phases: ['before-use'],
     seconds: 7,
     criterion: 'Whole and clean above.',
-    symptoms: [repairs('upper-glass', 'Broken or dirty')],
-    fixes: ['Clean it'],
+    symptoms: [repairs('upper-glass', 'Broken'), repairs('upper-glass-dirty', 'Dirty')],
+    fixes: { 'upper-glass-dirty': ['Clean it'] },
     why: 'One looks up all day.',
   }),
   check({
@@ -332,8 +364,9 @@ const own: Check[] = [
     title: 'Run outriggers, boom, hoist and slew, unloaded',
     zone: 'crane-controls',
     method: 'operate',
+    moves: moved('upper', 'own-engine', ['crane'], { held: 'brake-and-chocks' }),
     phases: ['before-use', 'weekly'],
-    needs: ['area-clear', 'parking-brake-set'],
+    needs: ['own-engine-running', 'parking-brake-set', 'chocked', 'level-ground', 'area-clear'],
     helper: 'may-help',
     seconds: 240,
     criterion: 'Smooth, holds, brakes stop at once.',
@@ -412,6 +445,20 @@ export const mobileCrane: Module = module({
   id: 'mobile-crane',
   title: 'Mobile crane',
   build: 'chassis',
+  machine: {
+    hydraulics: ['upper'],
+    outriggers: ['upper', 'rolling'],
+    rope: ['upper'],
+    hook: ['upper'],
+    'hook-tied': ['upper', 'rolling'],
+    boom: ['upper'],
+    slew: ['upper'],
+    'turntable-lock': ['upper', 'rolling'],
+    counterweight: ['upper', 'rolling'],
+    stops: ['upper'],
+    controls: ['upper'],
+    axles: ['rolling'],
+  },
   vehicleClass: 'machine',
   powered: true,
   airBrakes: true,
@@ -419,7 +466,15 @@ export const mobileCrane: Module = module({
   width: 2.55,
   height: 3.9,
   capabilities: ['road', 'crane'],
-  specification: chassisSpecification,
+  specification: [
+    ...chassisSpecification,
+    {
+      id: 'rotationResistant',
+      title: 'Hoist rope resists rotation: 1 it does, 0 it does not',
+      kind: 'count',
+    },
+    { id: 'ropeWiresMost', title: 'Broken wires in one lay, most', kind: 'count' },
+  ],
   zones: [
     ...chassisZones(measures),
     {

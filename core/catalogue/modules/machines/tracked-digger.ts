@@ -1,6 +1,6 @@
 import { controlChecks, hydraulicChecks } from '../../shared/hydraulics';
 import type { Check, Module, Procedure } from '../../types';
-import { caution, check, faultsOf, module, place, rect } from '../../write';
+import { BY_HAND, caution, check, faultsOf, module, moved, place, rect } from '../../write';
 
 const P = 'digger';
 const { stops, repairs, watches } = faultsOf('boom', ['dig']);
@@ -14,7 +14,16 @@ const tip = caution(
 
 const checks: Check[] = [
   ...hydraulicChecks({ prefix: P, zone: 'machine', takes: ['dig'], of: 'of the machine' }),
-  ...controlChecks({ prefix: P, zone: 'machine-controls', takes: ['dig'], of: 'of the machine' }),
+  ...controlChecks({
+    prefix: P,
+    zone: 'machine-controls',
+    takes: ['dig'],
+    of: 'of the machine',
+    part: 'digging',
+    by: 'own-engine',
+    needs: ['own-engine-running', 'chocked'],
+    phases: ['before-use'],
+  }),
   check({
     id: `${P}.tied`,
     title: 'Pull at every chain that holds the machine',
@@ -22,14 +31,12 @@ const checks: Check[] = [
     each: 'corner',
     method: 'shake',
     phases: ['pre-trip', 'under-way'],
-    needs: ['gloves'],
+    needs: ['gloves', 'secured'],
     seconds: 8,
     criterion: 'Tight, binder locked, four corners and the boom.',
     source: '49 CFR 393.130',
-    symptoms: [
-      aboard.stops('chain-loose', 'Loose or missing', { fixable: true, fixLeaves: 'watch' }),
-    ],
-    fixes: ['Tighten it', 'Add a chain'],
+    symptoms: [aboard.stops('chain-loose', 'Loose or missing', { fixLeaves: 'watch' })],
+    fixes: { 'chain-loose': ['Tighten it', 'Add a chain'] },
     why: 'It weighs more than the truck.',
   }),
   check({
@@ -41,8 +48,8 @@ const checks: Check[] = [
     seconds: 7,
     criterion: 'Down on the deck, chained.',
     source: '49 CFR 393.130(b)',
-    symptoms: [aboard.stops('boom-free', 'Boom can move', { fixable: true, fixLeaves: 'watch' })],
-    fixes: ['Chain it'],
+    symptoms: [aboard.stops('boom-free', 'Boom can move', { fixLeaves: 'watch' })],
+    fixes: { 'boom-free': ['Chain it'] },
     why: 'It swings into the other lane.',
   }),
   check({
@@ -104,13 +111,12 @@ const checks: Check[] = [
     title: 'Shake the bucket in its quick coupler',
     zone: 'machine',
     method: 'shake',
+    needs: ['secured'],
     phases: ['before-use', 'pre-trip'],
     seconds: 8,
     criterion: 'Safety pin in, no play.',
-    symptoms: [
-      stops('coupler-open', 'Safety pin out or not locked', { fixable: true, fixLeaves: 'watch' }),
-    ],
-    fixes: ['Put in the safety pin'],
+    symptoms: [stops('coupler-open', 'Safety pin out or not locked', { fixLeaves: 'watch' })],
+    fixes: { 'coupler-open': ['Put in the safety pin'] },
     cautions: [swing],
     why: 'A bucket falls in the trench, on the one who stands there.',
   }),
@@ -133,11 +139,12 @@ const checks: Check[] = [
     title: 'Latch every cover and door',
     zone: 'machine',
     method: 'operate',
+    moves: BY_HAND,
     phases: ['pre-trip', 'post-trip'],
     seconds: 9,
     criterion: 'Latched, none rattles.',
     symptoms: [aboard.stops('cover-open', 'Does not latch')],
-    fixes: ['Tie it'],
+
     why: 'The wind takes them off.',
   }),
   check({
@@ -145,7 +152,7 @@ const checks: Check[] = [
     title: 'Read oil, coolant, fuel and hydraulic tank',
     zone: 'machine',
     method: 'look',
-    needs: ['engine-cold', 'rag'],
+    needs: ['own-engine-off', 'secured', 'rag'],
     phases: ['before-use', 'pre-trip'],
     seconds: 30,
     criterion: 'At the marks.',
@@ -154,7 +161,7 @@ const checks: Check[] = [
       engine.stops('oil-milky', 'Milky'),
       engine.stops('fuel-leak', 'Fuel leaks', { takes: ['dig', 'road'] }),
     ],
-    fixes: ['Top up with the oil on the label'],
+    fixes: { 'fluid-low': ['Top up with the oil on the label'] },
     why: 'It works at full power all day.',
   }),
   check({
@@ -166,13 +173,12 @@ const checks: Check[] = [
     seconds: 30,
     criterion: 'Clear, no twigs at the exhaust.',
     symptoms: [
-      engine.repairs('packed', 'Packed', { fixable: true }),
+      engine.repairs('packed', 'Packed'),
       engine.stops('exhaust-debris', 'Debris at the exhaust', {
-        fixable: true,
         fixLeaves: 'watch',
       }),
     ],
-    fixes: ['Clear it'],
+    fixes: { packed: ['Clear it'], 'exhaust-debris': ['Clear it'] },
     why: 'Machines burn in brush.',
   }),
   check({
@@ -180,8 +186,9 @@ const checks: Check[] = [
     title: 'Warm up: low idle, then each function slowly',
     zone: 'machine-controls',
     method: 'operate',
+    moves: moved('digging', 'own-engine', ['dig'], { held: 'brake-and-chocks' }),
     phases: ['before-use'],
-    needs: ['area-clear'],
+    needs: ['own-engine-running', 'parking-brake-set', 'chocked', 'area-clear'],
     seconds: 300,
     criterion: 'Oil warm, no jerk.',
     symptoms: [repairs('cold-jerks', 'Still jerks when warm')],
@@ -189,26 +196,12 @@ const checks: Check[] = [
     why: 'Cold oil bursts lines.',
   }),
   check({
-    id: `${P}.two-speed`,
-    title: 'Travel in low, then high',
-    zone: 'machine-controls',
-    method: 'operate',
-    phases: ['before-use'],
-    needs: ['area-clear'],
-    seconds: 25,
-    criterion: 'Low for ramps; stops when let go.',
-    symptoms: [
-      stops('travel-no-stop', 'Does not stop when let go'),
-      repairs('speed-stuck', 'One speed only'),
-    ],
-    cautions: [tip],
-    why: 'High on a ramp tips it.',
-  }),
-  check({
     id: `${P}.tilt-alarm`,
     title: 'Test the tilt alarm',
     zone: 'machine-controls',
     method: 'operate',
+    moves: moved('tilt-alarm', 'own-engine', ['dig'], { held: 'brake-and-chocks' }),
+    needs: ['own-engine-running', 'parking-brake-set', 'chocked', 'area-clear'],
     phases: ['before-use', 'weekly'],
     seconds: 10,
     criterion: 'Sounds at once.',
@@ -220,8 +213,12 @@ const checks: Check[] = [
     title: 'Arm rest up: nothing moves',
     zone: 'machine-controls',
     method: 'operate',
+    moves: moved('digging', 'own-engine', ['dig'], {
+      held: 'brake-and-chocks',
+      takesAway: 'arm rest',
+    }),
     phases: ['before-use'],
-    needs: ['area-clear'],
+    needs: ['own-engine-running', 'parking-brake-set', 'chocked', 'area-clear'],
     seconds: 10,
     criterion: 'Nothing moves.',
     symptoms: [stops('interlock-dead', 'Moves')],
@@ -247,6 +244,7 @@ const checks: Check[] = [
     title: 'Belt, mirrors, glass, horn',
     zone: 'machine-controls',
     method: 'operate',
+    moves: BY_HAND,
     phases: ['before-use'],
     seconds: 15,
     criterion: 'All work.',
@@ -268,7 +266,7 @@ const checks: Check[] = [
     symptoms: [
       faultsOf('emergency', ['dig']).repairs('extinguisher-out', 'Missing, empty or out of date'),
     ],
-    fixes: ['Fetch one'],
+    fixes: { 'extinguisher-out': ['Fetch one'] },
     why: 'It is far from any hydrant.',
   }),
   check({
@@ -288,14 +286,35 @@ const checks: Check[] = [
     title: 'Drive it off',
     zone: 'machine-controls',
     method: 'operate',
+    moves: moved('travel', 'own-engine', ['dig'], {
+      held: 'brake-and-chocks',
+      ends: 'off the ramps, bucket down',
+    }),
     phases: ['before-use'],
     helper: 'needed',
-    needs: ['area-clear'],
+    needs: ['own-engine-running', 'parking-brake-set', 'chocked', 'area-clear'],
     seconds: 180,
     criterion: 'Straight, low, boom toward the slope.',
     symptoms: [stops('ramp-slips', 'Slips on the ramp')],
     cautions: [tip],
     why: 'Most of them tip here.',
+  }),
+  check({
+    id: `${P}.two-speed`,
+    title: 'Travel in low, then high',
+    zone: 'machine-controls',
+    method: 'operate',
+    moves: moved('travel', 'own-engine', ['dig'], { held: 'brake-and-chocks' }),
+    phases: ['before-use'],
+    needs: ['own-engine-running', 'parking-brake-set', 'chocked', 'area-clear'],
+    seconds: 25,
+    criterion: 'Low for ramps; stops when let go.',
+    symptoms: [
+      stops('travel-no-stop', 'Does not stop when let go'),
+      repairs('speed-stuck', 'One speed only'),
+    ],
+    cautions: [tip],
+    why: 'High on a ramp tips it.',
   }),
 ];
 const unload: Procedure = {
@@ -334,6 +353,7 @@ export const trackedDigger: Module = module({
   id: 'tracked-digger',
   title: 'Tracked digger',
   build: 'attachment',
+  apart: ['height', 'extinguisher', 'seat', 'covers', 'tied', 'boom-tied'],
   vehicleClass: 'machine',
   length: 4.6,
   width: 2.3,

@@ -111,9 +111,7 @@ export const zones: Zone[] = [
     round: 'brakes',
     x: 2.0,
     y: -0.45,
-    cautions: [
-      caution('DANGER', 'It may roll when the parking brake is released. Chocks in, area clear.'),
-    ],
+    cautions: [caution('DANGER', 'It can roll here. Nobody near it, a foot ready at the brake.')],
   },
 ];
 

@@ -1,3 +1,4 @@
+import { LAW } from '../../law';
 import type { Check } from '../../types';
 import { caution, check, faultsOf } from '../../write';
 
@@ -38,7 +39,7 @@ export function fifthWheelChecks(p: string, zone: string): Check[] {
         stops('plate-crack', 'Crack'),
         repairs('plate-dry', 'Dry', { condition: 'Grease it before coupling.' }),
       ],
-      fixes: ['Grease it'],
+      fixes: { 'plate-dry': ['Grease it'] },
       why: 'A dry plate steers the tractor straight on.',
     }),
     check({
@@ -53,8 +54,24 @@ export function fifthWheelChecks(p: string, zone: string): Check[] {
       source: '49 CFR 393.70(b)(2)',
       symptoms: [
         road.stops('jaws-open', 'Not closed round the shank'),
-        repairs('jaws-worn', 'Play when tugged'),
+        road.stops('jaws-slack', 'More than 13 mm (1/2 in) of movement when tugged'),
+        repairs('jaws-worn', 'Some movement when tugged, not more than 13 mm (1/2 in)'),
       ],
+      reading: {
+        kind: 'depth',
+        ask: 'Movement between the halves when tugged',
+        typedIn: { metric: 'mm', customary: 'in' },
+        required: false,
+        plausible: [0, 100, 'mm'],
+        uncertainty: [1, 'mm'],
+        bands: [
+          {
+            side: 'above',
+            limit: { from: 'law', ...LAW.fifthWheelMovement },
+            symptom: 'jaws-slack',
+          },
+        ],
+      },
       cautions: [hands],
       why: 'A trailer that was not locked comes off in the first bend.',
     }),
@@ -63,7 +80,7 @@ export function fifthWheelChecks(p: string, zone: string): Check[] {
       title: 'Look between plate and apron',
       zone,
       method: 'look',
-      needs: ['lamp'],
+      needs: ['lamp', 'coupled'],
       phases: ['pre-trip', 'hook-up'],
       seconds: 6,
       criterion: 'No light between them.',
@@ -108,10 +125,13 @@ export function fifthWheelChecks(p: string, zone: string): Check[] {
       criterion: 'Not crossed, not cut, slack for a turn, off the deck.',
       symptoms: [
         road.stops('line-cut', 'Cut or leaking'),
-        repairs('line-rubs', 'Rubs the deck', { condition: 'Hang it up before leaving.' }),
-        stops('lines-crossed', 'Crossed', { fixable: true, fixLeaves: 'watch' }),
+        repairs('line-rubs', 'Rubs the deck', {
+          condition: 'Hang it up before leaving.',
+          bars: 'before-leaving',
+        }),
+        stops('lines-crossed', 'Crossed', { fixLeaves: 'watch' }),
       ],
-      fixes: ['Hang them up', 'Set them right'],
+      fixes: { 'line-rubs': ['Hang them up'], 'lines-crossed': ['Set them right'] },
       why: 'They are wound up at the first tight turn.',
     }),
     check({
@@ -123,7 +143,7 @@ export function fifthWheelChecks(p: string, zone: string): Check[] {
       seconds: 7,
       criterion: 'Whole, seated, no hiss.',
       symptoms: [repairs('seal-worn', 'Worn or hissing'), stops('seal-gone', 'Missing')],
-      fixes: ['Change the seal'],
+      fixes: { 'seal-worn': ['Change the seal'] },
       why: 'A five-cent ring holds the trailer’s brakes.',
     }),
     check({

@@ -6,7 +6,7 @@ import {
   ofChassis,
 } from '../../chassis';
 import type { Check, Module } from '../../types';
-import { caution, check, faultsOf, module, rect } from '../../write';
+import { caution, check, faultsOf, module, moved, rect } from '../../write';
 import { fifthWheelChecks } from './fifth-wheel';
 
 const P = 'tractor';
@@ -36,7 +36,7 @@ const own: Check[] = [
         worse: [{ in: 'freezing', harm: 'stop', because: 'an iced step throws people off' }],
       }),
     ],
-    fixes: ['Scrape it'],
+    fixes: { 'catwalk-iced': ['Scrape it'] },
     why: 'One stands on it with both hands at the lines.',
   }),
   check({
@@ -68,7 +68,11 @@ const own: Check[] = [
     seconds: 9,
     criterion: 'Round, no hiss, same height on both sides.',
     source: '49 CFR 393.207(f)',
-    symptoms: [stops('bag-flat', 'Flat or hissing'), repairs('height-uneven', 'One side lower')],
+    symptoms: [
+      stops('bag-flat', 'Flat, cut or loose'),
+      repairs('bag-hiss', 'Hisses, holds its height'),
+      repairs('height-uneven', 'One side lower'),
+    ],
     why: 'A flat bag lays the frame on the axle.',
   }),
   check({
@@ -76,8 +80,9 @@ const own: Check[] = [
     title: 'Dump and fill the air suspension',
     zone: 'seat',
     method: 'operate',
+    moves: moved('air-suspension', 'air', ['road']),
     phases: ['weekly', 'hook-up'],
-    needs: ['air-charged', 'area-clear'],
+    needs: ['air-charged', 'area-clear', 'parking-brake-set', 'key-on'],
     seconds: 30,
     criterion: 'Goes down and comes back.',
     symptoms: [repairs('dump-dead', 'Does not move')],
@@ -88,7 +93,8 @@ const own: Check[] = [
     title: 'Tug against the hand valve of the trailer',
     zone: 'brake-tests',
     method: 'operate',
-    needs: ['air-charged', 'area-clear'],
+    moves: moved('rolling', 'rolling', ['tow'], { held: 'tested-brake', ends: 'brake set' }),
+    needs: ['rolls', 'air-charged', 'area-clear', 'parking-brake-released'],
     seconds: 12,
     criterion: 'Trailer holds.',
     symptoms: [stops('hand-dead', 'Trailer does not hold', { takes: ['tow'] })],
@@ -99,7 +105,8 @@ const own: Check[] = [
     title: 'Trailer supply out: protection valve',
     zone: 'brake-tests',
     method: 'operate',
-    needs: ['air-charged', 'chocked'],
+    moves: moved('trailer-supply', 'air', ['tow'], { held: 'brake-and-chocks' }),
+    needs: ['air-charged', 'chocked', 'engine-off', 'key-on', 'parking-brake-set', 'area-clear'],
     seconds: 20,
     criterion: 'Tractor keeps its air.',
     source: '49 CFR 393.43(b)',

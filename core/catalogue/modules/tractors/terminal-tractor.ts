@@ -7,7 +7,7 @@ import {
 } from '../../chassis';
 import { hydraulicChecks } from '../../shared/hydraulics';
 import type { Check, Module, Procedure } from '../../types';
-import { caution, check, faultsOf, module, rect } from '../../write';
+import { BY_HAND, caution, check, faultsOf, module, moved, rect } from '../../write';
 import { fifthWheelChecks } from './fifth-wheel';
 
 const P = 'yard-tractor';
@@ -59,8 +59,8 @@ const own: Check[] = [
     phases: ['pre-trip', 'under-way'],
     seconds: 7,
     criterion: 'Clear of straps, ice and stones.',
-    symptoms: [repairs('debris', 'Debris in it', { fixable: true })],
-    fixes: ['Clear it, boom down'],
+    symptoms: [repairs('debris', 'Debris in it')],
+    fixes: { debris: ['Clear it, boom down'] },
     cautions: [boom],
     why: 'A stone under the plate holds it crooked.',
   }),
@@ -69,7 +69,8 @@ const own: Check[] = [
     title: 'Boom up and down, empty',
     zone: 'yard-controls',
     method: 'operate',
-    needs: ['engine-idling', 'area-clear', 'parking-brake-set'],
+    moves: moved('boom', 'engine', ['yard', 'tow'], { held: 'brake-and-chocks' }),
+    needs: ['engine-idling', 'parking-brake-set', 'chocked', 'area-clear', 'uncoupled'],
     seconds: 30,
     criterion: 'Even, no drift.',
     symptoms: [
@@ -88,7 +89,7 @@ const own: Check[] = [
     seconds: 6,
     criterion: 'At the mark.',
     symptoms: [repairs('tank-low', 'Low')],
-    fixes: ['Top up with the oil on the label'],
+    fixes: { 'tank-low': ['Top up with the oil on the label'] },
     why: 'Air makes it drop in steps.',
   }),
   check({
@@ -106,8 +107,9 @@ const own: Check[] = [
     title: 'Tilt the cab and lock it up',
     zone: 'front',
     method: 'operate',
+    moves: moved('cab', 'hand', ['yard', 'road'], { held: 'brake-and-chocks' }),
     phases: ['weekly'],
-    needs: ['engine-off', 'area-clear'],
+    needs: ['engine-off', 'key-in-pocket', 'parking-brake-set', 'chocked', 'area-clear'],
     seconds: 60,
     criterion: 'Stays up by its lock.',
     symptoms: [cabs.stops('tilt-lock', 'Does not stay up')],
@@ -119,6 +121,7 @@ const own: Check[] = [
     title: 'Slide the rear door open and shut',
     zone: 'cab',
     method: 'operate',
+    moves: BY_HAND,
     seconds: 6,
     criterion: 'Runs free, stays open, stays shut.',
     symptoms: [repairs('door-sticks', 'Sticks'), cabs.stops('door-open', 'Does not stay shut')],
@@ -137,7 +140,7 @@ const own: Check[] = [
         worse: [{ in: 'freezing', harm: 'stop', because: 'an iced step throws people off' }],
       }),
     ],
-    fixes: ['Scrape it'],
+    fixes: { 'deck-iced': ['Scrape it'] },
     why: 'One steps out backwards onto it.',
   }),
   check({
@@ -145,6 +148,7 @@ const own: Check[] = [
     title: 'Drain the air tanks at the door side',
     zone: 'driver-side',
     method: 'drain',
+    air: { leaves: 0 },
     phases: ['pre-trip', 'post-trip'],
     needs: ['glasses'],
     seconds: 25,
@@ -161,6 +165,7 @@ const own: Check[] = [
     title: 'Drain the air tanks at the off side',
     zone: 'curb-side',
     method: 'drain',
+    air: { leaves: 0 },
     phases: ['pre-trip', 'post-trip'],
     needs: ['glasses'],
     seconds: 25,
@@ -177,7 +182,8 @@ const own: Check[] = [
     title: 'Press the jaw release',
     zone: 'yard-controls',
     method: 'operate',
-    needs: ['air-charged', 'engine-idling'],
+    moves: moved('jaws', 'air', ['yard', 'tow']),
+    needs: ['air-charged', 'engine-idling', 'parking-brake-set', 'area-clear', 'uncoupled'],
     seconds: 8,
     criterion: 'Jaws open and stay open.',
     symptoms: [stops('release-dead', 'Does not open')],
@@ -188,6 +194,8 @@ const own: Check[] = [
     title: 'Set the jaw lock by hand for a public road',
     zone: 'rear',
     method: 'operate',
+    moves: BY_HAND,
+    needs: ['secured'],
     seconds: 8,
     criterion: 'Set and pinned, or it stays in the yard.',
     symptoms: [
@@ -235,7 +243,8 @@ const own: Check[] = [
           { in: 'dark', harm: 'stop', because: 'nobody sees it between the trailers in the dark' },
         ],
       }),
-      repairs('alarm-dead', 'Reverse alarm dead', { condition: 'A spotter for every reverse.' }),
+      // It works among people on foot, and reverses to every trailer.
+      faultsOf('warning', ['yard']).stops('alarm-dead', 'Reverse alarm dead'),
     ],
     why: 'It reverses more than it drives.',
   }),
@@ -281,6 +290,7 @@ export const terminalTractor: Module = module({
   id: 'terminal-tractor',
   title: 'Terminal tractor',
   build: 'chassis',
+  machine: { boom: ['boom'], hydraulics: ['boom'], cab: ['cab'], release: ['jaws'] },
   vehicleClass: 'machine',
   powered: true,
   airBrakes: true,

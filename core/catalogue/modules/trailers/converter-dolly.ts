@@ -10,7 +10,7 @@ import {
 import { renamed } from '../../renamed';
 import { fifthWheelChecks } from '../tractors/fifth-wheel';
 import type { Check, Module } from '../../types';
-import { caution, check, faultsOf, module, place, rect } from '../../write';
+import { BY_HAND, caution, check, faultsOf, module, place, rect } from '../../write';
 
 const P = 'dolly';
 const { stops, repairs } = faultsOf('coupling', ['road']);
@@ -47,8 +47,8 @@ const own: Check[] = [
     method: 'look',
     seconds: 5,
     criterion: 'Up, pinned.',
-    symptoms: [stops('support-down', 'Down', { fixable: true, fixLeaves: 'watch' })],
-    fixes: ['Pin it up'],
+    symptoms: [stops('support-down', 'Down', { fixLeaves: 'watch' })],
+    fixes: { 'support-down': ['Pin it up'] },
     why: 'It digs in.',
   }),
   check({
@@ -61,11 +61,10 @@ const own: Check[] = [
     criterion: 'Open between the trailers, shut behind the last.',
     symptoms: [
       faultsOf('brakes', ['road']).stops('valve-wrong', 'A valve stands wrong', {
-        fixable: true,
         fixLeaves: 'watch',
       }),
     ],
-    fixes: ['Set it'],
+    fixes: { 'valve-wrong': ['Set it'] },
     why: 'A shut valve leaves the rear trailer without brakes.',
   }),
   check({
@@ -73,8 +72,9 @@ const own: Check[] = [
     title: 'Hiss at the last gladhand: air gets through',
     zone: 'rear',
     method: 'operate',
+    moves: BY_HAND,
     phases: ['pre-trip', 'hook-up'],
-    needs: ['air-charged', 'glasses'],
+    needs: ['air-charged', 'glasses', 'secured'],
     helper: 'may-help',
     seconds: 20,
     criterion: 'Both lines hiss when opened.',

@@ -8,7 +8,7 @@ import {
   trailerZones,
 } from '../../trailer';
 import type { Check, Module, Procedure } from '../../types';
-import { caution, check, faultsOf, module, place, rect } from '../../write';
+import { caution, check, faultsOf, module, moved, place, rect } from '../../write';
 import { noseChecks } from './semi-trailer';
 
 const P = 'lowboy';
@@ -36,8 +36,8 @@ const own: Check[] = [
     phases: ['pre-trip', 'hook-up', 'under-way'],
     seconds: 10,
     criterion: 'Both home, pinned.',
-    symptoms: [stops('lock-out', 'Not home or not pinned', { fixable: true, fixLeaves: 'watch' })],
-    fixes: ['Set and pin them'],
+    symptoms: [stops('lock-out', 'Not home or not pinned', { fixLeaves: 'watch' })],
+    fixes: { 'lock-out': ['Set and pin them'] },
     cautions: [neck],
     why: 'It carries half the load.',
   }),
@@ -49,8 +49,8 @@ const own: Check[] = [
     phases: ['pre-trip', 'hook-up'],
     seconds: 7,
     criterion: 'At the mark, deck level.',
-    symptoms: [repairs('height-off', 'Off the mark', { fixable: true })],
-    fixes: ['Set it'],
+    symptoms: [repairs('height-off', 'Off the mark')],
+    fixes: { 'height-off': ['Set it'] },
     why: 'A low deck sits on the next crossing.',
   }),
   check({
@@ -87,8 +87,8 @@ const own: Check[] = [
     phases: ['pre-trip', 'hook-up'],
     seconds: 9,
     criterion: 'Every handle in run, wired.',
-    symptoms: [stops('valve-wrong', 'A valve not in run', { fixable: true, fixLeaves: 'watch' })],
-    fixes: ['Turn it to run'],
+    symptoms: [stops('valve-wrong', 'A valve not in run', { fixLeaves: 'watch' })],
+    fixes: { 'valve-wrong': ['Turn it to run'] },
     why: 'It steers one side only.',
   }),
   check({
@@ -126,8 +126,8 @@ const own: Check[] = [
     method: 'look',
     seconds: 6,
     criterion: 'Up, pinned.',
-    symptoms: [stops('leg-down', 'Down or not pinned', { fixable: true, fixLeaves: 'watch' })],
-    fixes: ['Pin it up'],
+    symptoms: [stops('leg-down', 'Down or not pinned', { fixLeaves: 'watch' })],
+    fixes: { 'leg-down': ['Pin it up'] },
     why: 'They dig in.',
   }),
   check({
@@ -139,11 +139,11 @@ const own: Check[] = [
     seconds: 9,
     criterion: 'Up, chained, springs whole, cleats on.',
     symptoms: [
-      load.stops('ramp-loose', 'Not chained', { fixable: true, fixLeaves: 'watch' }),
+      load.stops('ramp-loose', 'Not chained', { fixLeaves: 'watch' }),
       repairs('cleat-gone', 'Cleats torn off'),
       repairs('ramp-spring', 'Spring broken'),
     ],
-    fixes: ['Chain it'],
+    fixes: { 'ramp-loose': ['Chain it'] },
     cautions: [caution('WARNING', 'A ramp weighs as much as four people.')],
     why: 'It falls on the car behind.',
   }),
@@ -171,11 +171,10 @@ const own: Check[] = [
     symptoms: [
       repairs('board-broken', 'Board broken'),
       load.stops('side-bracket', 'A side bracket not pinned', {
-        fixable: true,
         fixLeaves: 'watch',
       }),
     ],
-    fixes: ['Sweep it', 'Pin it'],
+    fixes: { 'side-bracket': ['Pin it'] },
     why: 'Tracks tear them.',
   }),
   check({
@@ -183,11 +182,11 @@ const own: Check[] = [
     title: 'Auxiliary engine: oil, fuel, coolant',
     zone: 'drawbar',
     method: 'look',
-    needs: ['engine-off', 'rag'],
+    needs: ['own-engine-off', 'secured', 'rag'],
     seconds: 20,
     criterion: 'At the marks, dry.',
     symptoms: [repairs('aux-low', 'Low'), stops('aux-leak', 'Fuel leaks')],
-    fixes: ['Top up with the oil on the label'],
+    fixes: { 'aux-low': ['Top up with the oil on the label'] },
     why: 'Without it nothing steers by hand.',
   }),
   check({
@@ -206,7 +205,12 @@ const own: Check[] = [
     title: 'Start the auxiliary engine and listen',
     zone: 'deck-controls',
     method: 'operate',
-    needs: ['hearing-protection', 'area-clear'],
+    moves: moved('auxiliary-engine', 'own-engine', [], {
+      held: 'brake-and-chocks',
+      ends: 'idling',
+    }),
+    does: ['own-engine-start'],
+    needs: ['parking-brake-set', 'chocked', 'area-clear', 'hearing-protection'],
     seconds: 40,
     criterion: 'Starts, pressure comes, gauges in the green.',
     symptoms: [stops('aux-dead', 'Does not start'), repairs('aux-rough', 'Runs rough')],
@@ -254,7 +258,7 @@ const own: Check[] = [
         worse: [{ in: 'dark', harm: 'stop', because: 'its width is not seen in the dark' }],
       }),
     ],
-    fixes: ['Put it on'],
+    fixes: { 'sign-missing': ['Put it on'] },
     why: 'It is wider than it looks.',
   }),
   check({
@@ -262,7 +266,11 @@ const own: Check[] = [
     title: 'Raise and lower the gooseneck, empty',
     zone: 'deck-controls',
     method: 'operate',
-    needs: ['area-clear', 'chocked'],
+    moves: moved('gooseneck', 'own-engine', ['road'], {
+      held: 'brake-and-chocks',
+      ends: 'on its locks at ride height',
+    }),
+    needs: ['own-engine-running', 'parking-brake-set', 'chocked', 'area-clear', 'empty'],
     helper: 'needed',
     seconds: 90,
     criterion: 'Even, no drift, locks go home.',
@@ -284,7 +292,7 @@ const own: Check[] = [
     criterion: 'As tight as at the start.',
     source: '49 CFR 392.9(b)',
     symptoms: [load.repairs('settled', 'Settled')],
-    fixes: ['Tighten it'],
+    fixes: { settled: ['Tighten it'] },
     why: 'Tracks settle.',
   }),
 ];
@@ -332,6 +340,13 @@ export const lowboy: Module = module({
   id: 'lowboy-transporter',
   title: 'Multi-axle lowboy transporter',
   build: 'chassis',
+  machine: {
+    hydraulics: ['gooseneck'],
+    neck: ['gooseneck', 'rolling'],
+    power: ['auxiliary-engine', 'gooseneck'],
+    legs: ['rolling'],
+    steer: ['gooseneck', 'rolling'],
+  },
   vehicleClass: 'trailer',
   airBrakes: true,
   length: of.length,

@@ -7,7 +7,7 @@ import {
   trailerZones,
 } from '../../trailer';
 import type { Check, Module } from '../../types';
-import { caution, check, faultsOf, module, rect } from '../../write';
+import { BY_HAND, caution, check, faultsOf, module, rect } from '../../write';
 
 const nose = caution(
   'DANGER',
@@ -45,11 +45,11 @@ export function noseChecks(p: string): Check[] {
       seconds: 9,
       criterion: 'Fully up, no crack, braces tight.',
       symptoms: [
-        stops('legs-down', 'Not fully up', { fixable: true, fixLeaves: 'watch' }),
+        stops('legs-down', 'Not fully up', { fixLeaves: 'watch' }),
         repairs('brace-loose', 'Brace loose or bent'),
         stops('leg-crack', 'Crack at a leg'),
       ],
-      fixes: ['Crank them up'],
+      fixes: { 'legs-down': ['Crank them up'] },
       why: 'They catch on a crossing.',
     }),
     check({
@@ -57,11 +57,13 @@ export function noseChecks(p: string): Check[] {
       title: 'Stow and lock the crank',
       zone: 'drawbar',
       method: 'operate',
+      needs: ['secured'],
+      moves: BY_HAND,
       phases: ['pre-trip', 'hook-up'],
       seconds: 5,
       criterion: 'In its holder.',
-      symptoms: [stops('crank-swings', 'Swings free', { fixable: true, fixLeaves: 'repair' })],
-      fixes: ['Tie it'],
+      symptoms: [stops('crank-swings', 'Swings free', { fixLeaves: 'repair' })],
+      fixes: { 'crank-swings': ['Tie it'] },
       why: 'It sticks out into the next lane.',
     }),
     check({
@@ -73,7 +75,7 @@ export function noseChecks(p: string): Check[] {
       seconds: 7,
       criterion: 'Seals whole, no hiss, not crossed.',
       symptoms: [repairs('seal-worn', 'Worn or hissing'), stops('seal-gone', 'Missing')],
-      fixes: ['Change the seal'],
+      fixes: { 'seal-worn': ['Change the seal'] },
       why: 'It holds the air of every trailer brake.',
     }),
     check({
@@ -166,6 +168,7 @@ const own: Check[] = [
     title: 'Hook both doors back',
     zone: 'rear',
     method: 'operate',
+    moves: BY_HAND,
     phases: ['weekly', 'before-use'],
     seconds: 8,
     criterion: 'Chain or hook holds.',
@@ -198,12 +201,11 @@ const own: Check[] = [
     source: '49 CFR 393.100',
     symptoms: [
       faultsOf('load', ['road']).stops('load-loose', 'Loose', {
-        fixable: true,
         fixLeaves: 'watch',
       }),
       faultsOf('load', ['road']).repairs('bar-bent', 'Bar bent'),
     ],
-    fixes: ['Secure it'],
+    fixes: { 'load-loose': ['Secure it'] },
     cautions: [doors],
     why: 'It stands at the door when you open.',
   }),

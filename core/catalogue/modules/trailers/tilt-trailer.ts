@@ -10,7 +10,7 @@ import {
 } from '../../trailer';
 import { renamed } from '../../renamed';
 import type { Check, Module, Procedure } from '../../types';
-import { caution, check, faultsOf, module, place, rect } from '../../write';
+import { caution, check, faultsOf, module, moved, place, rect } from '../../write';
 
 const P = 'tilt-trailer';
 const { stops, repairs, watches } = faultsOf('hydraulics', ['road']);
@@ -27,8 +27,8 @@ const own: Check[] = [
     method: 'look',
     seconds: 10,
     criterion: 'Fluids at the marks, couplings clean.',
-    symptoms: [repairs('source-low', 'Low or dirty couplings')],
-    fixes: ['Top up with the oil on the label', 'Wipe it'],
+    symptoms: [repairs('source-low', 'Oil low'), repairs('source-dirty', 'Couplings dirty')],
+    fixes: { 'source-low': ['Top up with the oil on the label'], 'source-dirty': ['Wipe it'] },
     why: 'A bed that stops half way is worse than one that does not start.',
   }),
   check({
@@ -62,8 +62,8 @@ const own: Check[] = [
     phases: ['pre-trip', 'under-way'],
     seconds: 6,
     criterion: 'Locked and pinned.',
-    symptoms: [load.stops('bed-unlocked', 'Not locked', { fixable: true, fixLeaves: 'watch' })],
-    fixes: ['Lock and pin it'],
+    symptoms: [load.stops('bed-unlocked', 'Not locked', { fixLeaves: 'watch' })],
+    fixes: { 'bed-unlocked': ['Lock and pin it'] },
     why: 'It tilts when one brakes.',
   }),
   check({
@@ -83,7 +83,8 @@ const own: Check[] = [
     title: 'Run the winch out and in',
     zone: 'deck-controls',
     method: 'operate',
-    needs: ['area-clear'],
+    moves: moved('winch', 'power-take-off', ['winch'], { held: 'brake-and-chocks' }),
+    needs: ['engine-idling', 'power-take-off', 'parking-brake-set', 'chocked', 'area-clear'],
     seconds: 25,
     criterion: 'Stops at once, holds.',
     symptoms: [
@@ -100,8 +101,8 @@ const own: Check[] = [
     method: 'look',
     seconds: 5,
     criterion: 'Up, pinned.',
-    symptoms: [stops('stand-down', 'Hangs', { fixable: true, fixLeaves: 'watch' })],
-    fixes: ['Pin it up'],
+    symptoms: [stops('stand-down', 'Hangs', { fixLeaves: 'watch' })],
+    fixes: { 'stand-down': ['Pin it up'] },
     why: 'It strikes the road.',
   }),
   check({
@@ -117,7 +118,7 @@ const own: Check[] = [
       }),
       repairs('cleat-gone', 'Cleats gone'),
     ],
-    fixes: ['Scrape it'],
+    fixes: { 'deck-iced': ['Scrape it'] },
     why: 'Steel tracks slide on steel.',
   }),
   check({
@@ -140,8 +141,8 @@ const own: Check[] = [
     seconds: 20,
     criterion: 'Four at least for a machine of 4.5 t; booms and buckets tied too.',
     source: '49 CFR 393.130',
-    symptoms: [load.stops('load-moves', 'Moves or too few', { fixable: true, fixLeaves: 'watch' })],
-    fixes: ['Tighten it', 'Add a chain'],
+    symptoms: [load.stops('load-moves', 'Moves or too few', { fixLeaves: 'watch' })],
+    fixes: { 'load-moves': ['Tighten it', 'Add a chain'] },
     why: 'A machine rolls where it likes.',
   }),
   check({
@@ -149,6 +150,15 @@ const own: Check[] = [
     title: 'Listen for the tilt alarm',
     zone: 'deck-controls',
     method: 'listen',
+    moves: moved('bed', 'power-take-off', ['road'], { held: 'brake-and-chocks' }),
+    needs: [
+      'engine-idling',
+      'power-take-off',
+      'parking-brake-set',
+      'chocked',
+      'area-clear',
+      'empty',
+    ],
     seconds: 5,
     criterion: 'Sounds while it tilts.',
     symptoms: [watches('alarm-dead', 'Silent')],
@@ -159,7 +169,19 @@ const own: Check[] = [
     title: 'Tilt the bed and bring it back, empty',
     zone: 'deck-controls',
     method: 'operate',
-    needs: ['area-clear', 'level-ground', 'chocked'],
+    moves: moved('bed', 'power-take-off', ['road'], {
+      held: 'brake-and-chocks',
+      ends: 'level, forward, locked and pinned',
+    }),
+    needs: [
+      'engine-idling',
+      'power-take-off',
+      'parking-brake-set',
+      'chocked',
+      'area-clear',
+      'empty',
+      'level-ground',
+    ],
     helper: 'needed',
     seconds: 90,
     criterion: 'Even, no drift, locks go home.',
@@ -211,6 +233,14 @@ export const tiltTrailer: Module = module({
   id: 'tilt-trailer',
   title: 'Tilt or sliding-axle trailer',
   build: 'chassis',
+  machine: {
+    hydraulics: ['bed'],
+    slides: ['bed'],
+    bed: ['bed', 'rolling'],
+    source: ['bed'],
+    undercarriage: ['bed', 'rolling'],
+    winch: ['winch'],
+  },
   vehicleClass: 'trailer',
   airBrakes: true,
   length: of.length,

@@ -37,8 +37,21 @@ it('shows how long the engine and the lamps are on', () => {
   }
 });
 
+it('has no lamps on while the engine and the key are off', () => {
+  const offs = happenings.flatMap((each) =>
+    each.kind === 'change' && (each.change === 'shut-down' || each.change === 'key-off')
+      ? [each.at]
+      : [],
+  );
+  expect(lane('lamps').length).toBeGreaterThan(1);
+  for (const { from, to } of lane('lamps'))
+    expect(offs.filter((at) => at > from && at < to)).toEqual([]);
+});
+
 it('shows air and warm engine as clocks that begin when the engine has started', () => {
-  const start = happenings.find((each) => each.kind === 'change' && each.change === 'start');
+  // The first start of a walk is made by the guided check.
+  const start = happenings.find((each) => each.kind === 'check' && each.does.includes('start'));
+  expect(start?.at).toBe(lane('engine')[0].from);
   const begun = (start?.at ?? 0) + (start?.seconds ?? 0);
   expect(lane('air')[0]).toMatchObject({ kind: 'wait', from: begun, to: begun + 90 });
   expect(lane('warm')[0]).toMatchObject({ kind: 'wait', from: begun, to: begun + 300 });

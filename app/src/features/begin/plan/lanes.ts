@@ -1,5 +1,11 @@
 import type { Happening, Plan } from '@nazar/core/planner';
-import { USUAL_PACE, type Clock } from '@nazar/core/planning';
+import { USUAL_PACE } from '@nazar/core/planning';
+import {
+  transitionOf,
+  type Clock,
+  type DimensionId,
+  type VehicleChange,
+} from '@nazar/core/vehicle';
 
 export interface Span {
   readonly from: number;
@@ -24,25 +30,41 @@ interface LaneRequest {
 
 /** What runs beside what: the driver, the helper, and every clock that somebody waits for. Seconds. */
 export function toLanes({ happenings, helped, clocks, end, freezing }: LaneRequest): Lane[] {
-  const lasting = (begins: string, ends?: string): Span[] => {
+  const changes = happenings.flatMap((each) => {
+    const { at, seconds } = each;
+    if (each.kind === 'change') return [{ at, end: at + seconds, change: each.change }];
+    return each.kind === 'check'
+      ? each.does.map((change) => ({ at, end: at + seconds, change }))
+      : [];
+  });
+  /** While a part of the vehicle is in one of these values, by the table of how it stands. */
+  const lasting = (of: DimensionId, values: readonly string[]): Span[] => {
     const spans: Span[] = [];
     let from: number | undefined;
-    for (const each of happenings) {
-      if (each.kind !== 'change') continue;
-      if (each.change === begins) from ??= each.at;
-      else if (each.change === ends && from !== undefined) {
-        spans.push({ from, to: each.at, kind: 'change' });
+    for (const { at, change } of changes) {
+      const rule = transitionOf(change);
+      const value = rule?.of === of ? rule.to : rule?.also?.[of];
+      if (value === undefined) continue;
+      if (values.includes(value)) from ??= at;
+      else if (from !== undefined) {
+        spans.push({ from, to: at, kind: 'change' });
         from = undefined;
       }
     }
     if (from !== undefined) spans.push({ from, to: end, kind: 'change' });
     return spans;
   };
-  const clock = (id: 'air' | 'oil' | 'warm' | 'settle', begins: string, seconds: number): Lane => {
-    const begun = happenings.find((each) => each.kind === 'change' && each.change === begins);
+  const clock = (
+    id: 'air' | 'oil' | 'warm' | 'settle',
+    begins: VehicleChange,
+    seconds: number,
+  ): Lane => {
+    const begun = changes.find(({ change }) => change === begins);
     if (!begun || !clocks.includes(id)) return { id, spans: [] };
-    const from = begun.at + begun.seconds;
-    return { id, spans: [{ from, to: Math.min(from + seconds, end), kind: 'wait' }] };
+    return {
+      id,
+      spans: [{ from: begun.end, to: Math.min(begun.end + seconds, end), kind: 'wait' }],
+    };
   };
   const pace = USUAL_PACE;
   const lanes: Lane[] = [
@@ -51,8 +73,8 @@ export function toLanes({ happenings, helped, clocks, end, freezing }: LaneReque
       spans: happenings.map(({ kind, at, seconds }) => ({ kind, from: at, to: at + seconds })),
     },
     { id: 'helper', spans: helped.map((span) => ({ ...span, kind: 'check' })) },
-    { id: 'engine', spans: lasting('start', 'shut-down') },
-    { id: 'lamps', spans: lasting('lamps-on') },
+    { id: 'engine', spans: lasting('engine', ['idling', 'working']) },
+    { id: 'lamps', spans: lasting('lamps', ['on']) },
     clock('air', 'start', pace.airBuildUp),
     clock('warm', 'start', pace.engineWarmUp),
     clock('oil', 'power-take-off', freezing ? pace.oilWarmUpInFrost : pace.oilWarmUp),

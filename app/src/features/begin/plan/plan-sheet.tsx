@@ -20,13 +20,15 @@ interface PlanSheetProps {
   readonly planning: Planning;
   /** Checks that a condition adds. */
   readonly added: readonly { readonly circumstance: Circumstance; readonly count: number }[];
+  /** What must be said before it can be walked, in words. */
+  readonly asked: string | undefined;
   readonly onWalk: () => void;
   readonly onClose: () => void;
 }
 
 /** The walk before it is walked: the way, the time, what runs meanwhile, and what another order would cost. */
 export function PlanSheet(props: PlanSheetProps) {
-  const { rig, circumstances, planning, added, onWalk, onClose } = props;
+  const { rig, circumstances, planning, added, asked, onWalk, onClose } = props;
   const t = useWords();
   const habit = useHabit();
   const { plan, planned, busy, price, school } = planning;
@@ -48,11 +50,12 @@ export function PlanSheet(props: PlanSheetProps) {
           look="main"
           className="min-h-[64px]"
           title={t('plan.walk')}
-          disabled={!plan || busy}
+          disabled={!plan || busy || asked !== undefined}
           onPress={onWalk}
         />
       }
     >
+      {asked ? <Body className="font-thick">{asked}</Body> : null}
       {planned && !planned.ok ? (
         <Body role="alert" className="font-thick text-vermilion">
           {planned.sentence}

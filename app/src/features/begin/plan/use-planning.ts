@@ -1,4 +1,4 @@
-import type { Circumstance, Phase } from '@nazar/core/catalogue';
+import type { Capability, Circumstance, Phase } from '@nazar/core/catalogue';
 import { AS_SHIPPED } from '@nazar/core/house';
 import type { School } from '@nazar/core/planning';
 import type { Unit } from '@nazar/core/rig';
@@ -30,6 +30,7 @@ export function usePlanning(
   units: readonly Unit[] | undefined,
   phase: Phase,
   circumstances: readonly Circumstance[],
+  needed: readonly Capability[],
 ): Planning {
   const reference = useReference((state) => state.reference);
   const [school, setSchool] = useState<School>();
@@ -48,9 +49,9 @@ export function usePlanning(
   const question = useMemo(
     () =>
       school && units && last
-        ? { units, phase, circumstances, content, school, running, fixed, last }
+        ? { units, phase, circumstances, needed, content, school, running, fixed, last }
         : undefined,
-    [units, phase, circumstances, content, school, running, fixed, last],
+    [units, phase, circumstances, needed, content, school, running, fixed, last],
   );
   const unbound = useMemo(
     () => (question && fixed.length > 0 ? { ...question, fixed: NONE } : undefined),

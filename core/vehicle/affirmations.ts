@@ -8,8 +8,11 @@ export const AFFIRMATIONS = [
   'exhaust-clean',
   'three-points',
   'area-clear',
+  // Everything of this rig that could be out is in: asked before the first roll where nobody has said it.
+  'all-stowed',
+  // The pedal is held by whom the check names.
+  'pedal-held',
+  // A check of content that this version does not know asks for something; the driver sees to it.
+  'as-asked',
 ] as const;
 export type Affirmation = (typeof AFFIRMATIONS)[number];
-
-/** What is waited for. */
-export type Clock = 'air' | 'oil' | 'cold' | 'settle' | 'warm' | 'clean';

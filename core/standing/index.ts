@@ -1,0 +1,1 @@
+export { rigOfWalk, standOf, type BegunRig, type Standing, type WalkReference } from './stand-of';

@@ -1,0 +1,229 @@
+import type { Check, Module, Need } from '../catalogue';
+import { requirementOf } from '../vehicle';
+
+/**
+ * Where content leaves out what a movement needs, or contradicts the table of how a vehicle stands: an operating check or procedure
+ * that does not say its power, brake, clear zone or end state, an interlock that could pass on a dead machine, words that name a state
+ * that the needs do not, two checks that contradict each other. Each is a sentence with its place.
+ */
+export function findMovementFaults(module: Module): string[] {
+  return [
+    ...module.checks.flatMap((check) => findFaultsOf(check, module)),
+    ...findContradictions(module),
+  ];
+}
+
+function findFaultsOf(check: Check, module: Module): string[] {
+  const faults: string[] = [];
+  const add = (words: string) => faults.push(`${check.id}: ${words}`);
+  try {
+    requirementOf(check);
+  } catch (error) {
+    if (!(error instanceof RangeError)) throw error;
+    return [error.message];
+  }
+  const procedure = module.procedures.find((each) => each.check === check.id);
+  if ((check.method === 'operate' || procedure) && !check.moves)
+    add(
+      'operates something and does not say what moves it, how it is held, who is clear, how it ends',
+    );
+  if (check.moves) for (const words of findFaultsOfMovement(check)) add(words);
+  if (reachesUnsecured(check, module))
+    add('has hands in reach of what can start, move or roll, and does not need it secured');
+  for (const words of findUnsaid(check)) add(words);
+  return faults;
+}
+
+/** By hand, outside or in the engine bay, and nothing of its needs says why it is not secured. */
+function reachesUnsecured(check: Check, { zones }: Module): boolean {
+  const round = zones.find(({ id }) => id === check.zone)?.round;
+  if (!IN_REACH.has(round ?? '') || !BY_HAND.has(check.method) || check.does) return false;
+  if (check.moves && check.moves.by !== 'hand') return false;
+  const { states } = requirementOf(check);
+  const secured = states.engine?.join() === 'off' && states.chocks?.join() === 'in';
+  const powered =
+    states.key?.includes('on') || states.lamps !== undefined || states.brake?.includes('released');
+  return !secured && !powered;
+}
+
+const IN_REACH: ReadonlySet<string> = new Set(['outside', 'engine-bay']);
+const BY_HAND: ReadonlySet<string> = new Set([
+  'feel',
+  'shake',
+  'grease',
+  'drain',
+  'measure',
+  'clean',
+]);
+
+const has = ({ needs }: Check, ...any: readonly Need[]) => any.some((need) => needs.includes(need));
+
+/** Engine running, whichever need says it. */
+const runs = (check: Check) =>
+  has(
+    check,
+    'engine-idling',
+    'engine-working',
+    'power-take-off',
+    'oil-warm',
+    'engine-warm',
+    'rolls',
+    'rolls-to-hook-up',
+  );
+
+function findFaultsOfMovement(check: Check): string[] {
+  const { moves } = check;
+  if (!moves) return [];
+  const faults: string[] = [];
+  const lacks = (holds: boolean, words: string) => {
+    if (!holds) faults.push(words);
+  };
+  switch (moves.by) {
+    case 'engine':
+      lacks(runs(check), 'is moved by the engine and does not need it running');
+      break;
+    case 'power-take-off':
+      lacks(
+        has(check, 'power-take-off', 'oil-warm') && runs(check),
+        'is moved by the power take-off and does not need engine and power take-off',
+      );
+      break;
+    case 'key':
+      lacks(has(check, 'key-on') || runs(check), 'is moved with the key on and does not need it');
+      break;
+    case 'air':
+      lacks(
+        has(check, 'air-charged') || check.air?.atLeast !== undefined,
+        'is moved by air and does not need any',
+      );
+      break;
+    case 'lift-power':
+      lacks(has(check, 'lift-power-on'), 'is moved by the lift and does not need it switched on');
+      break;
+    case 'own-engine':
+      lacks(
+        has(check, 'own-engine-running') || (check.does?.includes('own-engine-start') ?? false),
+        'is moved by an engine of its own and does not need it running',
+      );
+      break;
+    case 'rolling':
+      lacks(
+        has(check, 'rolls', 'rolls-to-hook-up'),
+        'rolls and does not need what is out to be in',
+      );
+      lacks(
+        has(check, 'parking-brake-set', 'parking-brake-released'),
+        'rolls and does not say how the parking brake stands',
+      );
+      break;
+    case 'hand':
+    case 'electric':
+    case 'other-machine':
+      break;
+  }
+  if (moves.held === 'brake' || moves.held === 'brake-and-chocks')
+    lacks(
+      has(check, 'parking-brake-set', 'secured') || moves.by === 'hand',
+      'is held by the parking brake and does not need it set',
+    );
+  if (moves.held === 'brake-and-chocks' || moves.held === 'chocks')
+    lacks(has(check, 'chocked', 'secured'), 'is held by chocks and does not need them');
+  if (moves.clear === 'zone')
+    lacks(
+      has(check, 'area-clear') || moves.by === 'hand',
+      'needs a clear zone and does not ask for it',
+    );
+  // On a dead machine every interlock passes.
+  if (moves.takesAway !== undefined)
+    lacks(moves.by !== 'hand', 'takes an input away from something that no power moves');
+  return faults;
+}
+
+/** Words that name a state, and the needs of which one must say it too. */
+const NAMED: readonly (readonly [RegExp, readonly Need[], string])[] = [
+  [/\bwalking pace\b/i, ['rolls'], 'walking pace'],
+  [
+    /\bwhile it idles\b|\bwith the engine running\b|\bwhile it runs\b/i,
+    ['engine-idling', 'engine-working', 'power-take-off', 'own-engine-running'],
+    'a running engine',
+  ],
+  [
+    /\bengine off\b/i,
+    ['engine-off', 'engine-cold', 'secured', 'key-in-pocket', 'oil-settled'],
+    'the engine off',
+  ],
+  [/\bbody propped\b|\bwith the body up\b/i, ['body-propped', 'body-raised'], 'the body up'],
+  [/\bplatform down\b/i, ['platform-down'], 'the platform down'],
+  [/\bladder bedded\b/i, ['boom-cradled'], 'the ladder bedded'],
+  [
+    /\bpedal (?:is )?held\b|\bhold the (?:brake )?pedal\b/i,
+    ['pedal-held-by-driver', 'pedal-held-by-helper', 'pedal-held-by-stick'],
+    'who holds the pedal',
+  ],
+  [/\bkey on:/i, ['key-on'], 'the key on'],
+  [/\breleased leakage\b|\bbrakes off\b/i, ['parking-brake-released'], 'the brake released'],
+  [
+    /, empty$|\bunloaded$/i,
+    ['empty', 'outriggers-set', 'own-engine-running', 'parking-brake-set'],
+    'that it is empty',
+  ],
+];
+
+function findUnsaid(check: Check): string[] {
+  return NAMED.flatMap(([words, needs, what]) =>
+    words.test(check.title) && !has(check, ...needs)
+      ? [`its words name ${what}, and its needs do not`]
+      : [],
+  );
+}
+
+/** Movements that belong to the vehicle, whichever module speaks of them. */
+const OF_VEHICLE: ReadonlySet<string> = new Set(['rolling', 'engine']);
+
+/** Checks of one module that contradict each other: each says something that no other lets it be. */
+function findContradictions({ checks, id }: Module): string[] {
+  const faults: string[] = [];
+  const moved = new Set(checks.flatMap(({ moves }) => (moves ? [moves.part] : [])));
+  const guided = checks.filter(({ guide }) => guide === 'engine-start');
+  if (guided.length > 1)
+    faults.push(`${id}: the engine has ${guided.length} first starts: ${idsOf(guided)}`);
+  for (const check of checks) {
+    const before = check.precedes ?? [];
+    if (before.includes('engine-start') && runs(check))
+      faults.push(`${check.id}: comes before the first start and wants the engine running`);
+    if (before.includes('rolling') && has(check, 'rolls'))
+      faults.push(`${check.id}: comes before the first roll and rolls itself`);
+    for (const part of check.partOf ?? [])
+      if (!moved.has(part) && !OF_VEHICLE.has(part))
+        faults.push(`${check.id}: is part of ${part}, which nothing in its module moves`);
+    // What spends the air says with how much it begins; else the next test runs on what is left.
+    if (check.air?.atLeast !== undefined && check.air.leaves !== undefined)
+      if (check.air.leaves > check.air.atLeast)
+        faults.push(`${check.id}: leaves more air than it begins with`);
+  }
+  for (const [one, other] of pairsOf(checks)) {
+    const words = findPairFault(one, other);
+    if (words) faults.push(`${one.id} and ${other.id}: ${words}`);
+  }
+  return faults;
+}
+
+const idsOf = (checks: readonly Check[]) => checks.map(({ id }) => id).join(', ');
+
+/** Checks at one place that are one movement, told twice. */
+function pairsOf(checks: readonly Check[]): [Check, Check][] {
+  const moving = checks.filter(({ moves }) => moves && moves.by !== 'hand');
+  return moving.flatMap((one, index) =>
+    moving
+      .slice(index + 1)
+      .filter((other) => one.moves?.part === other.moves?.part)
+      .map((other): [Check, Check] => [one, other]),
+  );
+}
+
+/** The same thing is moved by one power, whoever tries it; a hand pump is another way of moving it. */
+function findPairFault(one: Check, other: Check): string | undefined {
+  const [a, b] = [one.moves, other.moves];
+  if (!a || !b || a.by === b.by) return undefined;
+  return `move ${a.part} by ${a.by} and by ${b.by}`;
+}
