@@ -28,6 +28,7 @@ const CORE = [
   'walking',
   'simulate',
   'standing',
+  'fields',
 ];
 
 /** Each room of the core with the rooms that it may lean on. */
@@ -37,6 +38,7 @@ const LEANS_ON = {
   catalogue: ['quantity', 'vehicle'],
   house: ['quantity', 'catalogue'],
   rig: ['quantity', 'vehicle', 'catalogue', 'house'],
+  fields: ['catalogue', 'rig'],
   planning: ['quantity', 'vehicle', 'catalogue', 'rig'],
   planner: ['quantity', 'vehicle', 'catalogue', 'rig', 'planning'],
   // A second telling of what may never be: it reads neither the table nor anything that obeys it.
@@ -44,14 +46,32 @@ const LEANS_ON = {
   procedure: ['quantity', 'catalogue', 'rig'],
   measure: ['quantity', 'catalogue', 'rig'],
   grading: ['quantity', 'catalogue', 'rig', 'measure', 'planning'],
-  inspection: ['quantity', 'vehicle', 'catalogue', 'rig', 'measure', 'planning', 'grading'],
+  inspection: [
+    'quantity',
+    'vehicle',
+    'catalogue',
+    'rig',
+    'fields',
+    'measure',
+    'planning',
+    'grading',
+  ],
   repair: ['quantity', 'catalogue', 'rig', 'measure', 'grading', 'inspection'],
   report: ['quantity', 'catalogue', 'rig', 'measure', 'grading', 'inspection', 'repair'],
   trend: ['quantity', 'catalogue', 'rig', 'measure', 'grading', 'inspection'],
   seal: ['report'],
   simulate: ['catalogue'],
   standing: ['catalogue', 'house', 'rig', 'grading', 'inspection', 'repair'],
-  validation: ['quantity', 'vehicle', 'catalogue', 'house', 'planning', 'grading', 'inspection'],
+  validation: [
+    'quantity',
+    'vehicle',
+    'catalogue',
+    'house',
+    'fields',
+    'planning',
+    'grading',
+    'inspection',
+  ],
   walking: [
     'quantity',
     'vehicle',

@@ -3,7 +3,7 @@ import type { Together } from '../grading';
 import type { Rig } from '../rig';
 import type { KnownDefect } from './assess';
 import { faultsOf, isMended, type Answer } from './answers';
-import type { Inspection } from './fold';
+import type { Inspection } from './inspection';
 
 /** What stands at a check: found by this walk, or open since an earlier one. */
 interface Standing {

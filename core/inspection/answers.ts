@@ -1,5 +1,5 @@
 import type { Check } from '../catalogue';
-import type { AnsweredPayload, FaultedPayload, MeasuredPayload } from './events';
+import type { AnsweredPayload, FaultedPayload, MeasuredPayload } from './payloads';
 
 export interface Stamp {
   readonly eventId: string;

@@ -30,13 +30,13 @@ import { findBarred } from './bars';
 import { droppedUnits, isAsked, rigWithout } from './dropped';
 import { addUpMinors, carriedFindings, markLifted, named, toFinding } from './findings';
 import { findShort } from './contents';
-import type { CountedPayload, FaultedPayload } from './events';
+import type { CountedPayload, FaultedPayload } from './payloads';
 import { symptomOf } from './symptom-of';
 import { mendedSince } from './mended-since';
 import { requiredTags } from './tags';
 import { withFound } from './with-fault';
 import { faultsOf, type Answer, type Stamp } from './answers';
-import type { Inspection } from './fold';
+import type { Inspection } from './inspection';
 
 /** A defect of an earlier walk that nobody has certified or only put off. */
 export interface KnownDefect {

@@ -1,5 +1,5 @@
 import type { ContentsItem } from '../catalogue';
-import type { CountedItem } from './events';
+import type { CountedItem } from './payloads';
 
 /** What a list lacks, and why it is not good. */
 export interface Short {

@@ -1,5 +1,5 @@
 import { rigCapabilities, type CheckInstance, type Rig } from '../rig';
-import type { Course } from './course';
+import type { Course } from './inspection';
 
 /**
  * Units that stay behind, with all that hangs on them: what is coupled behind, what is mounted on them.

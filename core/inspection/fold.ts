@@ -1,76 +1,7 @@
-import { faultsOf, Said, type Answer, type Speaker, type Stamp } from './answers';
-import { follow, NO_COURSE, turnedTo, type Course } from './course';
-import { isEventType } from './event-types';
-import type {
-  AnnotatedPayload,
-  AnyEvent,
-  AssignedPayload,
-  BegunPayload,
-  CertifiedPayload,
-  CountedPayload,
-  CountersignedPayload,
-  FoundPayload,
-  InspectionEvent,
-  LookedAgainPayload,
-  OverriddenPayload,
-  ReleasedPayload,
-  ReturnedPayload,
-  SealedPayload,
-  SignedOutPayload,
-  SignedPayload,
-  WorkedPayload,
-} from './events';
-
-export interface Inspection {
-  readonly id: string;
-  readonly begun?: BegunPayload & Stamp;
-  /** Present answer by check instance key. */
-  readonly answers: ReadonlyMap<string, Answer>;
-  /** Answers that a later one has replaced, oldest first. */
-  readonly replaced: ReadonlyMap<string, readonly Answer[]>;
-  /** The last count of a list, by check instance key. */
-  readonly counts: ReadonlyMap<string, CountedPayload & Stamp>;
-  readonly acknowledged: ReadonlyMap<string, Stamp>;
-  /** What happened beside the answers. */
-  readonly course: Course;
-  readonly signed?: SignedPayload & Stamp;
-  readonly sealed?: SealedPayload & Stamp;
-  readonly certifications: readonly (CertifiedPayload & Stamp)[];
-  readonly countersignatures: readonly (CountersignedPayload & Stamp)[];
-  readonly assignments: readonly (AssignedPayload & Stamp)[];
-  readonly work: readonly (WorkedPayload & Stamp)[];
-  /** The first override of a finding stands, by check instance key or defect id. */
-  readonly overrides: ReadonlyMap<string, OverriddenPayload & Stamp>;
-  /** What was looked at again before leaving, the last time, by check instance key or defect id. */
-  readonly lookedAgain: ReadonlyMap<string, LookedAgainPayload & Stamp>;
-  readonly released?: ReleasedPayload & Stamp;
-  readonly signedOut?: SignedOutPayload & Stamp;
-  readonly returned?: ReturnedPayload & Stamp;
-  /** Faults that showed on the road, oldest first; the walk that was signed does not have them. */
-  readonly found: readonly (FoundPayload & Stamp)[];
-  readonly annotations: readonly (AnnotatedPayload & Stamp)[];
-  /** Entries of a newer kind that this version keeps but cannot read. */
-  readonly unread: number;
-  readonly lastAt: number;
-}
-
-type Draft = {
-  -readonly [K in keyof Inspection]: Inspection[K] extends ReadonlyMap<infer A, infer B>
-    ? Map<A, B>
-    : Inspection[K];
-} & {
-  /** What everybody has said, by check instance key. */
-  said: Map<string, Said>;
-};
-
-/** A device's own order. */
-function compareInDevice(a: AnyEvent, b: AnyEvent): number {
-  return a.sequence - b.sequence || compareText(a.id, b.id);
-}
-
-function compareText(a: string, b: string): number {
-  return a < b ? -1 : a > b ? 1 : 0;
-}
+import type { Circumstance } from '../catalogue';
+import type { Stamp } from './answers';
+import { isEventType, kindOf, type AnyEvent, type InspectionEvent } from './events';
+import { emptyDraft, type Course, type Draft, type Inspection } from './inspection';
 
 /**
  * The state of one inspection from its log. Pure; the same events in any order, or
@@ -78,27 +9,8 @@ function compareText(a: string, b: string): number {
  */
 export function fold(inspectionId: string, events: readonly AnyEvent[]): Inspection {
   const once = new Map(events.map((event) => [event.id, event]));
-  const ordered = mergeDevices([...once.values()]);
-  const draft: Draft = {
-    said: new Map(),
-    id: inspectionId,
-    answers: new Map(),
-    replaced: new Map(),
-    counts: new Map(),
-    acknowledged: new Map(),
-    course: NO_COURSE,
-    certifications: [],
-    countersignatures: [],
-    assignments: [],
-    work: [],
-    overrides: new Map(),
-    lookedAgain: new Map(),
-    found: [],
-    annotations: [],
-    unread: 0,
-    lastAt: 0,
-  };
-  ordered.forEach((event, order) => {
+  const draft = emptyDraft(inspectionId);
+  mergeDevices([...once.values()]).forEach((event, order) => {
     draft.lastAt = Math.max(draft.lastAt, event.at);
     if (isEventType(event.type)) apply(draft, event as InspectionEvent, order);
     else draft.unread += 1;
@@ -112,6 +24,25 @@ export function fold(inspectionId: string, events: readonly AnyEvent[]): Inspect
     };
   const { said: _, ...inspection } = draft;
   return inspection;
+}
+
+function apply(draft: Draft, event: InspectionEvent, order: number): void {
+  const stamp: Stamp = { eventId: event.id, actorId: event.actorId, at: event.at, order };
+  kindOf(event.type).effect(draft, event.payload as never, stamp, event);
+}
+
+/** Everything that came up during the walk, beside what it was begun with. */
+export function turnedTo({ turned }: Pick<Course, 'turned'>): Circumstance[] {
+  return [...new Set(turned.flatMap(({ circumstances }) => circumstances))];
+}
+
+/** A device's own order. */
+function compareInDevice(a: AnyEvent, b: AnyEvent): number {
+  return a.sequence - b.sequence || compareText(a.id, b.id);
+}
+
+function compareText(a: string, b: string): number {
+  return a < b ? -1 : a > b ? 1 : 0;
 }
 
 /**
@@ -141,111 +72,4 @@ function mergeDevices(events: readonly AnyEvent[]): AnyEvent[] {
         compareInDevice(a.event, b.event),
     )
     .map(({ event }) => event);
-}
-
-function apply(draft: Draft, event: InspectionEvent, order: number): void {
-  const stamp: Stamp = { eventId: event.id, actorId: event.actorId, at: event.at, order };
-  switch (event.type) {
-    case 'begun':
-      draft.begun ??= { ...event.payload, ...stamp };
-      return;
-    case 'answered':
-      say(draft, event, event.payload.key, (said) => {
-        said.answered(event.payload, stamp, event);
-      });
-      return;
-    case 'measured':
-      say(draft, event, event.payload.key, (said) => {
-        said.measured(event.payload, stamp, event);
-      });
-      return;
-    case 'faulted':
-      say(draft, event, event.payload.key, (said) => {
-        said.faulted(event.payload, stamp, event);
-      });
-      return;
-    case 'counted':
-      draft.counts.set(event.payload.key, { ...event.payload, ...stamp });
-      return;
-    case 'acknowledged':
-      if (!draft.acknowledged.has(event.payload.defectId))
-        draft.acknowledged.set(event.payload.defectId, stamp);
-      return;
-    case 'signed':
-      draft.signed ??= { ...event.payload, ...stamp };
-      return;
-    case 'sealed':
-      draft.sealed ??= { ...event.payload, ...stamp };
-      return;
-    case 'overridden':
-      if (!draft.overrides.has(event.payload.about))
-        draft.overrides.set(event.payload.about, { ...event.payload, ...stamp });
-      return;
-    case 'looked-again':
-      draft.lookedAgain.set(event.payload.about, { ...event.payload, ...stamp });
-      return;
-    case 'released':
-      draft.released ??= { ...event.payload, ...stamp };
-      return;
-    case 'signed-out':
-      draft.signedOut ??= { ...event.payload, ...stamp };
-      return;
-    case 'returned':
-      draft.returned ??= { ...event.payload, ...stamp };
-      return;
-    case 'found':
-      draft.found = [...draft.found, { ...event.payload, ...stamp }];
-      return;
-    case 'assigned':
-      draft.assignments = [...draft.assignments, { ...event.payload, ...stamp }];
-      return;
-    case 'worked':
-      draft.work = [...draft.work, { ...event.payload, ...stamp }];
-      return;
-    case 'certified':
-      draft.certifications = [...draft.certifications, { ...event.payload, ...stamp }];
-      return;
-    case 'countersigned':
-      draft.countersignatures = [...draft.countersignatures, { ...event.payload, ...stamp }];
-      return;
-    case 'annotated':
-      draft.annotations = [...draft.annotations, { ...event.payload, ...stamp }];
-      return;
-    default:
-      draft.course = follow(draft.course, event, stamp);
-  }
-}
-
-/** Somebody says something of a check; what it took the place of, or what counts less than another's word, stays visible. */
-function say(
-  { said, answers, replaced }: Draft,
-  speaker: Speaker,
-  key: string,
-  what: (said: Said) => void,
-): void {
-  const all = said.get(key) ?? new Said();
-  said.set(key, all);
-  const before = answers.get(key);
-  what(all);
-  const now = all.together();
-  if (now) answers.set(key, now);
-  else answers.delete(key);
-  const own = all.of(speaker);
-  const lost = [before, own === before ? undefined : own].filter(
-    (each): each is Answer => each !== undefined && !holds(now, each),
-  );
-  if (lost.length > 0) replaced.set(key, [...(replaced.get(key) ?? []), ...lost]);
-}
-
-/** Whether all of what was said before still counts in what is said now: every fault of it and every number. */
-function holds(now: Answer | undefined, before: Answer): boolean {
-  if (!now) return false;
-  const numbers = new Set(('readings' in now ? now.readings : []).map(({ eventId }) => eventId));
-  const faults = faultsOf(now);
-  const isWhole =
-    ('readings' in before ? before.readings : []).every(({ eventId }) => numbers.has(eventId)) &&
-    faultsOf(before).every((fault) => faults.includes(fault));
-  if (!isWhole) return false;
-  if (now.eventId === before.eventId || before.outcome === 'fault') return true;
-  return before.outcome === 'measured' && now.outcome === 'measured';
 }

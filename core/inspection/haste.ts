@@ -1,6 +1,6 @@
 import { floorOf } from '../planning';
 import type { CheckInstance, Rig } from '../rig';
-import type { Inspection } from './fold';
+import type { Inspection } from './inspection';
 
 /** One stay at a stop, from the last answer before it to its own last answer. Seconds. */
 export interface Stay {

@@ -1,13 +1,29 @@
 export { barsMovement } from './bars';
-export type * from './course-events';
-export type * from './events';
-export { NO_COURSE, turnedTo, type Course } from './course';
+export type * from './payloads';
+export {
+  ADDITION_TYPES,
+  EVENT_TYPES,
+  isEventType,
+  kindOf,
+  type AnyEvent,
+  type EventType,
+  type InspectionEvent,
+  type Payloads,
+} from './events';
+export type {
+  Envelope,
+  Party,
+  PersonRefusal,
+  Refusal,
+  ServerCheck,
+  When,
+} from './events/kind';
+export type { Course, Inspection } from './inspection';
 export { CODE_LETTERS, helperCode, readCode, readTagText, tagText } from './codes';
-export { isEventType, MOST_UNITS } from './event-types';
 export { faultsOf, isMended, reportsOf, type Answer, type Reported, type Stamp } from './answers';
 export { certifiedAt, mendedSince } from './mended-since';
 export { symptomOf, wordsOf } from './symptom-of';
-export { fold, type Inspection } from './fold';
+export { fold, turnedTo } from './fold';
 export {
   assess,
   circumstancesOf,
@@ -23,6 +39,6 @@ export { droppedUnits, isAsked, rigWithout } from './dropped';
 export { requiredTags } from './tags';
 export { findShort, type Short } from './contents';
 export { findHasty, findStays, type Stay } from './haste';
-export { permitEvent, type Refusal } from './permit';
+export { isPlain, permitEvent, permitPerson, type Actor } from './permit';
 export { policiesOfWalk } from './policies-of-walk';
 export { withFault, withFound } from './with-fault';

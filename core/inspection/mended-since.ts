@@ -1,7 +1,7 @@
 import type { CheckInstance } from '../rig';
 import { reportsOf, type Stamp } from './answers';
-import type { CertifiedPayload } from './events';
-import type { Inspection } from './fold';
+import type { CertifiedPayload } from './payloads';
+import type { Inspection } from './inspection';
 
 type Certified = CertifiedPayload & Stamp;
 

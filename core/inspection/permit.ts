@@ -1,23 +1,6 @@
-import { faultsOf } from './answers';
-import type { InspectionEvent } from './events';
-import type { Inspection } from './fold';
-
-export type Refusal =
-  | 'not-begun'
-  | 'already-begun'
-  | 'already-signed'
-  | 'not-sealed'
-  | 'no-such-defect'
-  | 'already-signed-out'
-  | 'not-signed-out'
-  | 'already-returned'
-  | 'already-overridden'
-  | 'not-a-pre-trip'
-  | 'helper-there'
-  | 'server-only';
-
-/** A walk that nobody has touched for this long is not signed any more: the workshop need not wait for it. */
-const ABANDONED_AFTER = 12 * 3_600_000;
+import { kindOf, type EventType, type InspectionEvent } from './events';
+import type { Party, PersonRefusal, Refusal, When } from './events/kind';
+import type { Inspection } from './inspection';
 
 /**
  * Whether an event may follow in this log, as far as the log itself can tell. After signing, nothing of
@@ -25,64 +8,75 @@ const ABANDONED_AFTER = 12 * 3_600_000;
  * @returns undefined when it may.
  */
 export function permitEvent(inspection: Inspection, event: InspectionEvent): Refusal | undefined {
-  if (event.type === 'sealed') return 'server-only';
-  if (event.type === 'begun') return inspection.begun ? 'already-begun' : undefined;
-  if (!inspection.begun) return 'not-begun';
-  switch (event.type) {
-    case 'answered':
-    case 'measured':
-    case 'faulted':
-    case 'counted':
-    case 'signed':
-    case 'changed':
-    case 'affirmed':
-    case 'turned':
-    case 'dropped':
-    case 'present':
-    case 'clock-moved':
-      return inspection.signed ? 'already-signed' : undefined;
-    case 'joined':
-      if (inspection.signed) return 'already-signed';
-      return inspection.course.helper ? 'helper-there' : undefined;
-    case 'parted':
-    case 'asked':
-      // A helper may have left while this was on its way: then it means nothing, and is no fault.
-      return inspection.signed ? 'already-signed' : undefined;
-    case 'assigned':
-    case 'worked':
-    case 'countersigned':
-    // Whether it is certified already is a matter of the defect, which other walks may have found again since (core/repair).
-    case 'certified':
-      return permitWorkshop(inspection, event.payload.defectId, event.at);
-    case 'overridden':
-      if (!inspection.signed) return 'not-sealed';
-      return inspection.overrides.has(event.payload.about) ? 'already-overridden' : undefined;
-    case 'looked-again':
-      if (!inspection.signed) return 'not-sealed';
-      return inspection.signedOut ? 'already-signed-out' : undefined;
-    case 'released':
-      return inspection.signed ? undefined : 'not-sealed';
-    case 'signed-out':
-      if (!inspection.signed) return 'not-sealed';
-      // A weekly check or a look at a stop is no walk round before work.
-      if (inspection.begun.phase !== 'pre-trip') return 'not-a-pre-trip';
-      return inspection.signedOut ? 'already-signed-out' : undefined;
-    case 'returned':
-    case 'found':
-      if (!inspection.signedOut) return 'not-signed-out';
-      return inspection.returned ? 'already-returned' : undefined;
-    case 'acknowledged':
-    case 'annotated':
+  const kind = kindOf(event.type);
+  if (kind.who.includes('server')) return 'server-only';
+  return tooEarlyOrLate(inspection, kind.when) ?? kind.unless?.(inspection, event as never);
+}
+
+function tooEarlyOrLate(
+  { begun, signed, signedOut, returned }: Inspection,
+  when: When,
+): Refusal | undefined {
+  if (when === 'not-begun') return begun ? 'already-begun' : undefined;
+  if (!begun) return 'not-begun';
+  switch (when) {
+    case 'begun':
       return undefined;
+    case 'walking':
+      return signed ? 'already-signed' : undefined;
+    case 'signed':
+      return signed ? undefined : 'not-sealed';
+    case 'out':
+      if (!signedOut) return 'not-signed-out';
+      return returned ? 'already-returned' : undefined;
   }
 }
 
-function permitWorkshop(inspection: Inspection, defectId: string, at: number): Refusal | undefined {
-  if (!inspection.signed && at - inspection.lastAt < ABANDONED_AFTER) return 'not-sealed';
-  const reported =
-    inspection.found.some((found) => found.defectId === defectId) ||
-    [...inspection.answers.values()].some((answer) =>
-      faultsOf(answer).some((fault) => fault.defectId === defectId),
-    );
-  return reported ? undefined : 'no-such-defect';
+export interface Actor {
+  readonly id: string;
+  readonly role: 'driver' | 'mechanic' | 'supervisor';
+}
+
+/**
+ * Whether this person may enter an event of this type on this walk.
+ * @returns undefined when they may.
+ */
+export function permitPerson(
+  inspection: Inspection,
+  type: EventType,
+  person: Actor,
+): PersonRefusal | undefined {
+  const { who } = kindOf(type);
+  if (who.some((party) => isParty(inspection, person, party))) return undefined;
+  if (who.includes('server')) return 'server-only';
+  const ofTheWalk = who.includes('driver');
+  if (ofTheWalk && who.includes('mechanic')) return 'driver-or-workshop-only';
+  if (ofTheWalk) return 'other-walk';
+  if (!who.includes('supervisor')) return 'mechanics-only';
+  return who.includes('mechanic') ? 'workshop-only' : 'supervisors-only';
+}
+
+function isParty(
+  { begun, course: { helper } }: Inspection,
+  { id, role }: Actor,
+  party: Party,
+): boolean {
+  switch (party) {
+    case 'server':
+      return false;
+    case 'anyone':
+      return true;
+    case 'driver':
+      return begun?.actorId === id;
+    case 'helper':
+      return helper?.phone === true && helper.actorId === id;
+    default:
+      return role === party;
+  }
+}
+
+/** Whether no more of the log bears on it than that the walk is begun, and not signed. */
+export function isPlain(type: EventType): boolean {
+  const { when, unless } = kindOf(type);
+  return (when === 'walking' || when === 'begun') && !unless;
 }

@@ -1,6 +1,6 @@
 import { chosenPolicyId, policiesFor, type Policy, type PolicyChoice } from '../grading';
 import type { Rig } from '../rig';
-import type { BegunPayload } from './events';
+import type { BegunPayload } from './payloads';
 
 /**
  * The policies that each unit of a walk is graded under: the walk's own, and the depot's as it stands

@@ -1,6 +1,6 @@
 import { SOMETHING_ELSE, type Check, type Symptom } from '../catalogue';
 import { somethingElse } from '../grading';
-import type { FaultedPayload } from './events';
+import type { FaultedPayload } from './payloads';
 
 /** The symptom of a fault: one of the check's own, or what was told in words; undefined where nobody knows what it means. */
 export function symptomOf({ symptoms }: Check, fault: FaultedPayload): Symptom | undefined {

@@ -1,5 +1,5 @@
-import type { FaultedPayload } from './events';
-import type { Inspection } from './fold';
+import type { FaultedPayload } from './payloads';
+import type { Inspection } from './inspection';
 
 /**
  * The inspection as it would stand with this fault, so that its grade can be seen before it is kept:

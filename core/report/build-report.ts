@@ -142,7 +142,8 @@ export function buildReport(request: BuildReportRequest): Report {
       })),
       conditions: verdict.conditions,
     },
-    signature: signed.signature,
+    // Drawn by hand; the name is the one that the server knows the signer by, whatever the device wrote.
+    signature: { ...signed.signature, name: request.driver.name },
   });
 }
 

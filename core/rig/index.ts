@@ -10,3 +10,4 @@ export {
 export { findModuleOfUnit, moduleOfUnit } from './fit';
 export type { PlacedUnit } from './place';
 export { findMisfits, findUnweighed, type Misfit } from './ratings';
+export { MOST_UNITS } from './most-units';

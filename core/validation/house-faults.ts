@@ -3,7 +3,7 @@ import type { Catalogue, Check, Module } from '../catalogue';
 import { OWN_CHECK, protectionOf, type HouseContent, type StricterLimit } from '../house';
 import { toSi, UNITS, type UnitName } from '../quantity';
 import { findModuleFaults } from './catalogue-faults';
-import { plainText, uuid } from './event-schema';
+import { plainText, uuid } from '../fields';
 import { findLooser, isLooser, lawOf } from './looser';
 import { checkSchema, moduleSchema } from './module-schema';
 import { findMovementFaults } from './movement-faults';

@@ -6,6 +6,5 @@ export {
   type CatalogueFile,
 } from './catalogue-file';
 export { findHouseFaults } from './house-faults';
-export { isStorable, payloadSchemas, plainText, rigUnits, uuid } from './event-schema';
 export { findPolicyFaults } from './policy-faults';
-export { validateEvent, type Validated } from './validate-event';
+export { payloadSchemas, validateEvent, type Validated } from './validate-event';

@@ -1,11 +1,23 @@
-import { ValidationError } from 'yup';
+import { ValidationError, type AnyObjectSchema } from 'yup';
 import { findEnvelopeFault } from './envelope';
-import { payloadSchemas } from './event-schema';
-import { isEventType, type AnyEvent, type InspectionEvent } from '../inspection';
+import { fields } from '../fields';
+import {
+  EVENT_TYPES,
+  isEventType,
+  kindOf,
+  type AnyEvent,
+  type EventType,
+  type InspectionEvent,
+} from '../inspection';
 
 export type Validated =
   | { readonly ok: true; readonly event: InspectionEvent }
   | { readonly ok: false; readonly code: 'malformed' | 'unknown-type'; readonly detail: string };
+
+/** The payload of each type of event, version 1. */
+export const payloadSchemas = Object.fromEntries(
+  EVENT_TYPES.map((type) => [type, kindOf(type).schema(fields)]),
+) as Readonly<Record<EventType, AnyObjectSchema>>;
 
 /** Whether an untrusted value is an event of version 1; says in words what is wrong with it. */
 export function validateEvent(value: unknown): Validated {

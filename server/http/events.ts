@@ -1,7 +1,9 @@
+import { ADDITION_TYPES } from '@nazar/core/inspection';
 import { Router } from 'express';
 import type { Knex } from 'knex';
+import { setAside } from '../intake/set-aside';
 import { takeIn } from '../intake/take-in';
-import { ADDING_TYPES, sealAdditions, sealInspection } from '../report/seal-pending';
+import { sealAdditions, sealInspection } from '../report/seal-pending';
 import type { Configuration } from '../configuration';
 import type { SealKey } from '../report/seal-key';
 import { inOrganisation } from '../store/connection';
@@ -20,7 +22,7 @@ interface Sent {
 
 /**
  * POST /events {events: [...]} → {answers: [{id, status, code?, detail?}], serverTime}.
- * Each event is answered for itself. A signed walk is sealed before the answer.
+ * Each event is answered for itself. A signed walk is sealed before the answer; what cannot be taken in is kept for the supervisor.
  * 413 too-many-events above 1000, 422 when there is no list.
  */
 export function eventsRouter(
@@ -42,6 +44,7 @@ export function eventsRouter(
     });
     const taken = (events as Sent[]).filter((_, at) => answers[at].status !== 'refused');
     await sealWhatFollows(db, key, person, taken);
+    await setAside(db, person, events, answers);
     response.json({ answers, serverTime: Date.now() });
   });
   return router;
@@ -71,7 +74,7 @@ async function sealWhatFollows(
     trx('defect_reports').whereIn('defect_id', inEveryReport).distinct('inspection_id'),
   );
   for (const id of new Set([
-    ...inspectionsWith(...ADDING_TYPES),
+    ...inspectionsWith(...ADDITION_TYPES),
     ...reportedIn.map((row) => row.inspection_id as string),
   ]))
     await sealAdditions(db, key, person.organisationId, id, now);

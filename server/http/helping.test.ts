@@ -134,3 +134,20 @@ it('leaves a trailer behind, never the truck', async () => {
     status: 'stored',
   });
 });
+
+it('asks only for what is new behind the cursor of the last answer', async () => {
+  const id = await begin();
+  await add(tove, id, 'joined', { name, phone: true });
+  const agent = await server.as(tove);
+  const read = (after: number) => agent.get(`/api/inspections/${id}/events?after=${after}`);
+  const all = (await read(0)).body;
+  expect(all.events.map(({ type }: { type: string }) => type)).toEqual(['begun', 'joined']);
+  const nothing = (await read(all.cursor)).body;
+  expect(nothing).toEqual({ events: [], cursor: all.cursor });
+  await add(imre, id, 'asked', { keys: [stopLamp] });
+  const news = (await read(all.cursor)).body;
+  expect(news.events.map(({ type }: { type: string }) => type)).toEqual(['asked']);
+  expect(news.cursor).toBeGreaterThan(all.cursor);
+  for (const bad of ['-1', 'x', '1.5'])
+    expect((await agent.get(`/api/inspections/${id}/events?after=${bad}`)).status).toBe(422);
+});

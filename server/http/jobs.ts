@@ -1,5 +1,5 @@
 import { CAPABILITIES, type Capability } from '@nazar/core/catalogue';
-import { plainText, rigUnits, uuid } from '@nazar/core/validation';
+import { plainText, rigUnits, uuid } from '@nazar/core/fields';
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import { v4 as newId } from 'uuid';

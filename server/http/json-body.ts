@@ -1,4 +1,4 @@
-import { isStorable } from '@nazar/core/validation';
+import { isStorable } from '@nazar/core/fields';
 import express, { type RequestHandler } from 'express';
 import { Problem } from './problems';
 

@@ -1,6 +1,6 @@
 import { findModuleOfUnit } from '@nazar/core/rig';
 import { catalogue } from '@nazar/core/catalogue';
-import { plainText, uuid } from '@nazar/core/validation';
+import { plainText, uuid } from '@nazar/core/fields';
 import { findChainFaults } from '@nazar/core/seal';
 import { Router, type Request } from 'express';
 import type { Knex } from 'knex';

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { uuid } from '@nazar/core/validation';
+import { uuid } from '@nazar/core/fields';
 import express, { Router } from 'express';
 import type { Knex } from 'knex';
 import sharp from 'sharp';

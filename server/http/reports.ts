@@ -1,4 +1,4 @@
-import { uuid } from '@nazar/core/validation';
+import { uuid } from '@nazar/core/fields';
 import { reportSchema } from '@nazar/core/report';
 import { toFileText } from '@nazar/core/seal';
 import { Router, type Request } from 'express';

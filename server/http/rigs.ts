@@ -1,6 +1,6 @@
 import { catalogue } from '@nazar/core/catalogue';
 import { composeRig, findMisfits } from '@nazar/core/rig';
-import { plainText, rigUnits, uuid } from '@nazar/core/validation';
+import { plainText, rigUnits, uuid } from '@nazar/core/fields';
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import { v4 as newId } from 'uuid';

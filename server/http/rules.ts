@@ -1,6 +1,7 @@
 import { VEHICLE_CLASSES, type VehicleClass } from '@nazar/core/catalogue';
 import { policies, policyById, type Policy, type PolicyChoice } from '@nazar/core/grading';
-import { findPolicyFaults, plainText, uuid } from '@nazar/core/validation';
+import { plainText, uuid } from '@nazar/core/fields';
+import { findPolicyFaults } from '@nazar/core/validation';
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import { v4 as newId } from 'uuid';

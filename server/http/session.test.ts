@@ -175,6 +175,30 @@ describe('a session', () => {
   });
 });
 
+describe('where somebody is signed in', () => {
+  it('is listed, this device named, and another one is ended from here', async () => {
+    const here = await server.as(people.tove);
+    const lost = await server.as(people.tove);
+    const { body } = await here.get('/api/sessions').expect(200);
+    const other = body.sessions.find((each: { here: boolean }) => !each.here);
+    expect(body.sessions.filter((each: { here: boolean }) => each.here)).toHaveLength(1);
+    await lost.get('/api/session').expect(200);
+    for (const { id, here: isHere } of body.sessions)
+      if (!isHere) await here.delete(`/api/sessions/${id}`).expect(204);
+    await lost.get('/api/session').expect(401);
+    await here.get('/api/session').expect(200);
+    await here.delete(`/api/sessions/${other.id}`).expect(404);
+  });
+
+  it('is nobody else’s to end', async () => {
+    const tove = await server.as(people.tove);
+    const { body } = await tove.get('/api/sessions').expect(200);
+    const imre = await server.as(people.imre);
+    await imre.delete(`/api/sessions/${body.sessions[0].id}`).expect(404);
+    await tove.get('/api/session').expect(200);
+  });
+});
+
 describe('what is sent badly', () => {
   it('broken JSON is a sentence, not a stack', async () => {
     const answer = await request(server.app)

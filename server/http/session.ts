@@ -1,5 +1,5 @@
 import { createHash, randomBytes } from 'node:crypto';
-import { plainText } from '@nazar/core/validation';
+import { plainText, uuid } from '@nazar/core/fields';
 import { hash, verify } from '@node-rs/argon2';
 import { Router, type Request } from 'express';
 import type { Knex } from 'knex';
@@ -7,7 +7,14 @@ import { object } from 'yup';
 import type { Configuration } from '../configuration';
 import { countTry, forgetCounter } from '../store/rate-counters';
 import { findSignIn, isKnownDevice, nameKey, rememberDevice } from '../store/sign-ins';
-import { closeSession, findPerson, openSession, type Person } from '../store/sessions';
+import {
+  closeSession,
+  endSession,
+  findPerson,
+  listSessions,
+  openSession,
+  type Person,
+} from '../store/sessions';
 import { authenticate, personOf, SESSION_COOKIE } from './authenticate';
 import { Problem } from './problems';
 import { limitRate } from './rate-limits';
@@ -34,7 +41,8 @@ function publicPerson({ id, name, role, depotId, organisationId }: Person) {
 
 /**
  * POST /session {name, pin} → person; sets the cookie. 401 wrong-pin, 423 locked, 429 too-many.
- * GET /session → person. DELETE /session → 204.
+ * GET /session → person. DELETE /session → 204. GET /sessions → {sessions: [{id, device, openedAt, here}]}: where the person is signed
+ * in. DELETE /sessions/:id → 204: ends one of their own; 404 for any other.
  */
 export function sessionRouter(db: Knex, configuration: Configuration): Router {
   const router = Router();
@@ -62,7 +70,12 @@ export function sessionRouter(db: Knex, configuration: Configuration): Router {
       await rememberDevice(db, token, name, DEVICE_DAYS);
       const person = await findPerson(db, signIn.organisationId, signIn.personId);
       if (!person) throw wrong();
-      const session = await openSession(db, person, configuration.sessionHours);
+      const session = await openSession(
+        db,
+        person,
+        configuration.sessionHours,
+        kindOfDevice(request.get('user-agent')),
+      );
       response.cookie(DEVICE_COOKIE, token, {
         httpOnly: true,
         sameSite: 'strict',
@@ -91,7 +104,35 @@ export function sessionRouter(db: Knex, configuration: Configuration): Router {
     response.clearCookie(SESSION_COOKIE, { path: '/' }).status(204).end();
   });
 
+  router.get('/sessions', authenticate(db), async (request, response) => {
+    const token = request.cookies[SESSION_COOKIE] as string;
+    const sessions = await listSessions(db, personOf(request).id, token);
+    response.set('Cache-Control', 'no-store').json({ sessions });
+  });
+
+  router.delete('/sessions/:id', authenticate(db), async (request, response) => {
+    const id = await uuid().required().validate(request.params.id);
+    if (!(await endSession(db, personOf(request).id, id)))
+      throw new Problem(404, 'not-found', 'This sign-in has ended already.');
+    response.status(204).end();
+  });
+
   return router;
+}
+
+const KINDS: readonly (readonly [RegExp, string])[] = [
+  [/iPhone/, 'iPhone'],
+  [/iPad/, 'iPad'],
+  [/Android/, 'Android'],
+  [/Windows/, 'Windows'],
+  [/Mac OS/, 'Mac'],
+  [/CrOS/, 'Chrome OS'],
+  [/Linux/, 'Linux'],
+];
+
+/** Enough to know one’s own devices apart; nothing more of what a browser tells is kept. */
+function kindOfDevice(userAgent = ''): string {
+  return KINDS.find(([pattern]) => pattern.test(userAgent))?.[1] ?? '';
 }
 
 function deviceOf(request: Request): string | undefined {

@@ -1,6 +1,6 @@
 import { catalogue } from '@nazar/core/catalogue';
 import { findModuleOfUnit } from '@nazar/core/rig';
-import { plainText, uuid } from '@nazar/core/validation';
+import { plainText, uuid } from '@nazar/core/fields';
 import { Router, type Request } from 'express';
 import type { Knex } from 'knex';
 import { boolean, object } from 'yup';

@@ -1,4 +1,4 @@
-import { plainText, uuid } from '@nazar/core/validation';
+import { plainText, uuid } from '@nazar/core/fields';
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import { boolean, number, object } from 'yup';

@@ -145,3 +145,92 @@ it('a walk that is dated years ago is kept as long as any other, from the day on
   );
   expect(row.keep_until.getTime()).toBeGreaterThan(Date.now() + 30 * DAY);
 });
+
+describe('what cannot be taken in', () => {
+  const odd = () => ({ ...wholeWalk()[0], id: anyId(), payload: { unitIds: [] } });
+  const readBy = async (who: typeof imre) =>
+    (await (await server.as(who)).get('/api/desk').expect(200)).body.setAside as any[];
+
+  it('is shown to the supervisor of the depot with the sentence, until it is looked after', async () => {
+    const { ilka } = people;
+    const before = (await readBy(ilka)).length;
+    await server.send(imre, [odd(), { id: 'a\u0000\ud800', nonsense: true }]);
+    const entries = await readBy(ilka);
+    expect(entries).toHaveLength(before + 2);
+    expect(entries[0]).toMatchObject({ person: 'Imre Dahl', code: 'malformed' });
+    const agent = await server.as(ilka);
+    await (await server.as(imre)).delete(`/api/set-aside/${entries[0].id}`).expect(403);
+    await agent.delete(`/api/set-aside/${entries[0].id}`).expect(204);
+    await agent.delete(`/api/set-aside/${entries[0].id}`).expect(404);
+    expect(await readBy(ilka)).toHaveLength(before + 1);
+  });
+
+  it('is kept once, however often it is sent, and what is merely not permitted is not kept', async () => {
+    const { ilka } = people;
+    const before = (await readBy(ilka)).length;
+    const event = odd();
+    await server.send(imre, [event]);
+    await server.send(imre, [event]);
+    const walk = wholeWalk();
+    await server.send(tove, walk);
+    expect(await readBy(ilka)).toHaveLength(before + 1);
+  });
+
+  it('does not fill the table, whoever sends rubbish for ever', async () => {
+    const rubbish = Array.from({ length: 300 }, () => ({ id: anyId() }));
+    await server.send(tove, rubbish);
+    await server.send(tove, rubbish.map(() => ({ id: anyId() })));
+    const { rows } = await server.owner.raw(
+      'select count(*)::int as count from entries_set_aside where person_id = ?',
+      [tove.id],
+    );
+    expect(rows[0].count).toBe(200);
+  });
+});
+
+describe('a sign-out that comes late', () => {
+  const HOUR = 3_600_000;
+  const out = { purpose: 'job' as const, needs: [], conditions: [] };
+
+  /** A walk of thirty hours ago, and its sign-out of one minute later that comes only now. */
+  async function signOutOfYesterday(heardHoursAgo: number) {
+    const walk = wholeWalk();
+    const [begun] = walk;
+    const events = wholeWalk(imre, Date.now() - 30 * HOUR - begun.at);
+    await server.send(imre, events);
+    const signed = events[events.length - 1];
+    await server.owner.raw(
+      `update events set received_at = now() - make_interval(hours => ?) where inspection_id = ?`,
+      [heardHoursAgo, signed.inspectionId],
+    );
+    const event = eventAfter(imre, signed.inspectionId, 'signed-out', out, signed.at + 60_000);
+    return server.send(imre, [{ ...event, deviceId: signed.deviceId }]);
+  }
+  beforeEach(async () => {
+    // Each of these phones is heard of for the first time.
+    await server.owner.raw(`update events set device_id = gen_random_uuid()`);
+  });
+
+  it('counts where the phone had no network in the meantime', async () => {
+    expect(await signOutOfYesterday(30)).toMatchObject([{ status: 'stored' }]);
+  });
+
+  it('is one of now where the server has heard from the phone in the meantime: the walk is too old', async () => {
+    expect(await signOutOfYesterday(12)).toMatchObject([
+      { status: 'refused', code: 'report-too-old' },
+    ]);
+  });
+});
+
+it('the name under a signature is the one that the server knows the signer by', async () => {
+  const log = walkSound(rig);
+  log.add('signed', {
+    signature: { ...signature, name: 'Sanna Veit' },
+    headline: 'rolls',
+  });
+  const events = asWalkOf(tove, log.events);
+  await server.send(tove, events);
+  const agent = await server.as(tove);
+  const { body } = await agent.get(`/api/reports/${events[0].inspectionId}`).expect(200);
+  expect(body.report.signature.name).toBe('Tove Brask');
+});

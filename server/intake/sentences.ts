@@ -1,8 +1,9 @@
-import type { Refusal } from '@nazar/core/inspection';
+import type { PersonRefusal, Refusal } from '@nazar/core/inspection';
 import type { LifeRefusal } from '@nazar/core/repair';
 
 export type RefusalCode =
   | Refusal
+  | PersonRefusal
   | LifeRefusal
   | 'malformed'
   | 'unknown-type'
@@ -17,10 +18,6 @@ export type RefusalCode =
   | 'content-unknown'
   | 'no-rig'
   | 'not-complete'
-  | 'mechanics-only'
-  | 'workshop-only'
-  | 'supervisors-only'
-  | 'other-walk'
   | 'not-on-this-rig'
   | 'nothing-to-acknowledge'
   | 'unit-is-out'
@@ -80,6 +77,8 @@ export const sentences: Readonly<Record<RefusalCode, string>> = {
   'own-repair': 'The second signature must be of somebody else than the mechanic.',
   'workshop-only': 'Only the workshop and supervisors do this.',
   'supervisors-only': 'Only a supervisor does this.',
+  'driver-or-workshop-only':
+    'This walk belongs to somebody else. Its own driver, the workshop or a supervisor enters this.',
   'other-walk': 'This walk belongs to somebody else. Only its own driver signs and reads for it.',
   'not-on-this-rig':
     'This repair is on a unit that is not part of this walk. Its own driver reads it.',

@@ -1,4 +1,12 @@
-import { fold, type AnyEvent, type Inspection, type InspectionEvent } from '@nazar/core/inspection';
+import {
+  fold,
+  isPlain,
+  kindOf,
+  type AnyEvent,
+  type EventType,
+  type Inspection,
+  type InspectionEvent,
+} from '@nazar/core/inspection';
 import { validateEvent } from '@nazar/core/validation';
 import type { Knex } from 'knex';
 import { isDeepStrictEqual } from 'node:util';
@@ -7,7 +15,8 @@ import { isOfTheEntry, isPassing } from '../store/connection';
 import { unitsOfDefects } from '../store/defects';
 import { openInspection } from '../store/open-inspection';
 import type { Person } from '../store/sessions';
-import { findRefusal, type Refused } from './refusals';
+import type { Held, Refused } from './held';
+import { findRefusal } from './refusals';
 import { sentences, type RefusalCode } from './sentences';
 import { stand, type Standing } from './stand';
 
@@ -122,39 +131,11 @@ function refuse(id: string, { code, detail = sentences[code] }: Refused): EventA
   return { id, status: 'refused', code, detail };
 }
 
-/** Events of the walk itself; what comes after it is stored one by one, since each bears on the next. */
-const WALKING = new Set([
-  'begun',
-  'answered',
-  'measured',
-  'faulted',
-  'counted',
-  'acknowledged',
-  'annotated',
-  'changed',
-  'affirmed',
-  'turned',
-  'dropped',
-  'joined',
-  'parted',
-  'asked',
-  'present',
-  'clock-moved',
-  'signed',
-]);
-/** Of those, the ones whose permission depends on no more than begun and signed. */
-const PLAIN = new Set([
-  'answered',
-  'measured',
-  'faulted',
-  'counted',
-  'acknowledged',
-  'annotated',
-  'changed',
-  'affirmed',
-  'turned',
-  'clock-moved',
-]);
+/** What comes after the walk is stored one by one, since each bears on the next. */
+function isOfTheWalk(type: EventType): boolean {
+  const { when } = kindOf(type);
+  return when === 'not-begun' || when === 'walking' || isPlain(type);
+}
 
 async function takeInOne(
   trx: Knex.Transaction,
@@ -214,23 +195,30 @@ async function takeInOne(
       );
       continue;
     }
-    const walking = WALKING.has(event.type);
+    const walking = isOfTheWalk(event.type);
     if (!walking) await store();
     // What a helper may do depends on whether they help at this moment.
     const helps = inspection.begun !== undefined && event.actorId !== inspection.begun.actorId;
-    if (stale && (helps || !PLAIN.has(event.type))) {
+    if (stale && (helps || !isPlain(event.type))) {
       inspection = state();
       stale = false;
     }
     const now = inspection;
-    const held = { trx, person, inspection: now, units, defects, unitOfDefect, rules };
-    const found = findRefusal({ ...held, standing: () => standFor(now) }, event);
-    let refused = found instanceof Promise ? await found : found;
     let signing: Standing | undefined;
-    if (!refused && event.type === 'signed') {
-      signing = standFor(state(event));
-      if (signing.assessment.missing.length > 0) refused = { code: 'not-complete' };
-    }
+    const held: Held = {
+      trx,
+      person,
+      inspection: now,
+      units,
+      defects,
+      unitOfDefect,
+      rules,
+      arrivedAt,
+      standing: () => standFor(now),
+      standingWith: (each) => (signing = standFor(state(each))),
+    };
+    const found = findRefusal(held, event);
+    const refused = found instanceof Promise ? await found : found;
     if (refused) {
       answers.push(refuse(event.id, refused));
       continue;

@@ -57,6 +57,8 @@ export async function listAdditions(
       at: iso(entry.at),
       by: by(entry.actorId),
       ...rest,
+      // Drawn by hand; the name is the one that the server knows the signer by, whatever the device wrote.
+      ...(rest.signature && { signature: { ...rest.signature, name: by(entry.actorId).name } }),
     }));
   const signedAt = inspection.signed?.at ?? Infinity;
   const { released, signedOut, returned } = inspection;

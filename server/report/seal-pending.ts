@@ -1,4 +1,4 @@
-import { fold } from '@nazar/core/inspection';
+import { ADDITION_TYPES, fold } from '@nazar/core/inspection';
 import { makeSeal, nextAdditionLink } from '@nazar/core/seal';
 import type { Knex } from 'knex';
 import { inOrganisation } from '../store/connection';
@@ -50,20 +50,6 @@ export async function sealAdditions(
   });
 }
 
-/** Events that become an addition of a sealed report. */
-export const ADDING_TYPES = [
-  'certified',
-  'countersigned',
-  'worked',
-  'overridden',
-  'looked-again',
-  'released',
-  'signed-out',
-  'returned',
-  'found',
-  'annotated',
-] as const;
-
 /** Sealed inspections with an entry of the last five weeks that has no sealed addition yet. */
 async function findUnsealedAdditions(trx: Knex): Promise<string[]> {
   const { rows } = await trx.raw(
@@ -79,7 +65,7 @@ async function findUnsealedAdditions(trx: Knex): Promise<string[]> {
       where d.acknowledged_at > now() - interval '35 days' and i.report_id is not null
         and not exists (select from additions a where a.inspection_id = d.inspection_id
           and a.body->>'kind' = 'acknowledged' and a.body->>'defect' = d.id::text)`,
-    [[...ADDING_TYPES]],
+    [[...ADDITION_TYPES]],
   );
   return (rows as { id: string }[]).map(({ id }) => id);
 }

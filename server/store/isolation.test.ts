@@ -92,6 +92,7 @@ describe('the wall between organisations', () => {
         ...WALLED,
         'additions',
         'calendar_feeds',
+        'entries_set_aside',
         'holds',
         'house_contents',
         'outings',

@@ -14,11 +14,15 @@ function hashToken(token: string): string {
   return createHash('sha256').update(token).digest('hex');
 }
 
-/** Opens a session and returns its token, of which only the hash is kept. */
+/**
+ * Opens a session and returns its token, of which only the hash is kept.
+ * @param device what kind of device it is, in a word
+ */
 export async function openSession(
   db: Knex,
   person: Pick<Person, 'id' | 'organisationId'>,
   hours: number,
+  device = '',
 ): Promise<string> {
   const token = randomBytes(32).toString('base64url');
   await db('sessions').where('expires_at', '<', db.fn.now()).delete();
@@ -27,6 +31,7 @@ export async function openSession(
     person_id: person.id,
     organisation_id: person.organisationId,
     expires_at: new Date(Date.now() + hours * 3_600_000),
+    device,
   });
   return token;
 }
@@ -44,6 +49,39 @@ export async function closeSession(db: Knex, token: string): Promise<void> {
   await db('sessions')
     .where({ token_hash: hashToken(token) })
     .delete();
+}
+
+/** Where a person is signed in. */
+export interface OpenSession {
+  readonly id: string;
+  readonly device: string;
+  readonly openedAt: string;
+  /** The one that asks. */
+  readonly here: boolean;
+}
+
+/** Live sessions of a person, the newest first. */
+export async function listSessions(
+  db: Knex,
+  personId: string,
+  token: string,
+): Promise<OpenSession[]> {
+  const rows = await db('sessions')
+    .where({ person_id: personId })
+    .where('expires_at', '>', db.fn.now())
+    .orderBy('opened_at', 'desc')
+    .select('id', 'device', 'opened_at', 'token_hash');
+  return rows.map((row) => ({
+    id: row.id,
+    device: row.device,
+    openedAt: (row.opened_at as Date).toISOString(),
+    here: row.token_hash === hashToken(token),
+  }));
+}
+
+/** Ends one session of a person. Returns whether there was one. */
+export async function endSession(db: Knex, personId: string, id: string): Promise<boolean> {
+  return (await db('sessions').where({ id, person_id: personId }).delete()) > 0;
 }
 
 export async function findPerson(

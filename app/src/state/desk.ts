@@ -25,6 +25,16 @@ export interface Desk {
     readonly hasty: number;
     readonly places: readonly { readonly title: string; readonly count: number }[];
   };
+  readonly setAside: readonly SetAside[];
+}
+
+/** An entry of somebody's phone that the server could not take in. */
+export interface SetAside {
+  readonly id: string;
+  readonly person: string;
+  /** The sentence that the driver was told. */
+  readonly detail: string;
+  readonly receivedAt: string;
 }
 
 export function loadDesk(): Promise<Desk> {
@@ -37,4 +47,9 @@ export async function planJob(job: Omit<PlannedJob, 'id'>): Promise<void> {
 
 export async function cancelJob(id: string): Promise<void> {
   await callApi(`/jobs/${id}`, { method: 'DELETE' });
+}
+
+/** @throws ApiProblem */
+export async function forgetSetAside(id: string): Promise<void> {
+  await callApi(`/set-aside/${id}`, { method: 'DELETE' });
 }

@@ -11,7 +11,15 @@ export {
   type ContentState,
 } from './content';
 export { loadConditions } from './conditions';
-export { cancelJob, loadDesk, planJob, type Desk, type DeskWalk } from './desk';
+export {
+  cancelJob,
+  forgetSetAside,
+  loadDesk,
+  planJob,
+  type Desk,
+  type DeskWalk,
+  type SetAside,
+} from './desk';
 export { dropDraft, keepDraft, listDrafts, readDraft } from './drafts';
 export {
   appendEntries,
@@ -70,6 +78,7 @@ export { changeTag, loadTags, type StopTag } from './tags';
 export { timeNow } from './time-now';
 export { useLoaded } from './use-loaded';
 export { useSession, type SignedInPerson } from './session';
+export { endSession, loadSessions, type OpenSession } from './sessions';
 export { startSync, syncNow, useSync, type SyncTrouble } from './sync';
 export { previewFault, useWalk, type Walk } from './walk';
 export { loadDefectFile, useWorkshop, type DefectFile } from './workshop';

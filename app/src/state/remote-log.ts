@@ -50,13 +50,16 @@ export function useHearing(inspectionId: string, on: boolean): Hearing {
   useEffect(() => {
     if (!on) return undefined;
     let gone = false;
+    // Of the last answer: only what came in behind it is asked for.
+    let heardUpTo = 0;
     const listen = async () => {
       if (document.visibilityState !== 'visible') return;
       try {
-        const path = `/inspections/${inspectionId}/events`;
-        const { events } = await callJson<{ events: AnyEvent[] }>(path);
+        const path = `/inspections/${inspectionId}/events?after=${heardUpTo}`;
+        const { events, cursor } = await callJson<{ events: AnyEvent[]; cursor: number }>(path);
         if (gone) return;
         await hear(inspectionId, events);
+        heardUpTo = cursor;
         setHearing('fresh');
       } catch (error) {
         if (!(error instanceof ApiProblem)) throw error;

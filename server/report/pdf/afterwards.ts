@@ -1,20 +1,24 @@
 import type { Addition } from '@nazar/core/report';
-import type { ReportFile } from '@nazar/core/seal';
+import { hoursLate, type ReportFile } from '@nazar/core/seal';
 import { SOFT, stamp, type Sheet } from './sheet';
 import { words } from './words';
 
 /** The driver's signature, and everything that was added to the report since. */
 export function printSignatures(
   sheet: Sheet,
-  { report, additions }: ReportFile,
+  { report, seal, additions }: ReportFile,
   photos: ReadonlyMap<string, Buffer>,
 ): void {
   sheet.heading(words.sections.signature);
   sheet.signature(report.signature.strokes, `${words.sections.signature} ${report.signature.name}`);
-  sheet.line(`${report.signature.name} · ${stamp(report.signedAt)}`);
+  sheet.line(
+    [report.signature.name, stamp(report.signedAt), lateness(report.signedAt, seal.sealedAt)]
+      .filter(Boolean)
+      .join(' · '),
+  );
   if (additions.length === 0) return;
   sheet.heading(words.sections.after);
-  for (const { addition } of additions) {
+  for (const { addition, seal: sealed } of additions) {
     const defect = report.defects.find((each) => each.id === addition.defect);
     sheet.room(30);
     sheet.line(
@@ -28,6 +32,7 @@ export function printSignatures(
         addition.until,
         addition.by.name,
         stamp(addition.at),
+        lateness(addition.at, sealed.sealedAt),
       ]
         .filter(Boolean)
         .join(' · '),
@@ -41,6 +46,11 @@ export function printSignatures(
     );
     if (addition.signature) sheet.signature(addition.signature.strokes, addition.signature.name);
   }
+}
+
+function lateness(enteredAt: string, sealedAt: string): string | undefined {
+  const hours = hoursLate(enteredAt, sealedAt);
+  return hours === undefined ? undefined : words.late(hours);
 }
 
 function whatOf(addition: Addition): string {

@@ -101,6 +101,7 @@ export const words = {
     `The phone showed “${shown}” when it was signed; the server knew of more and says “${headline}”.`,
   guide:
     'A guide. The manual of the unit, local law, house rules and the carrier decide. Work on brakes, cranes and gas belongs to licensed people.',
+  late: (hours: number) => `reached the server ${hours} h later`,
   seal: (sequence: string, key: string, hash: string) =>
     `Report ${sequence}. SHA-256 ${hash}. Ed25519 key ${key}. Check the JSON file of this report against it.`,
   drawing: 'Rig seen from above, front to the left, with the places of the faults.',

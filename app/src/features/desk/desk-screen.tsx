@@ -3,6 +3,7 @@ import { Bead, Body, Button, Card, Columns, Heading, Screen, Soft, type BeadStat
 import { formatWhen, useWords } from '@/i18n';
 import { loadDesk, useLoaded, useReference, useSession, type DeskWalk, type Outing } from '@/state';
 import { JobPlanner } from './job-planner';
+import { SetAsideCard } from './set-aside-card';
 
 export interface DeskScreenProps {
   readonly onWalk: (inspectionId: string) => void;
@@ -47,6 +48,11 @@ export function DeskScreen(props: DeskScreenProps) {
         <Columns
           left={
             <>
+              <SetAsideCard
+                entries={desk.setAside}
+                mayForget={person.role === 'supervisor'}
+                onChanged={reload}
+              />
               <Card>
                 <Heading level={2}>{t('desk.ready')}</Heading>
                 {ready.length === 0 ? <Body>{t('desk.noneReady')}</Body> : null}

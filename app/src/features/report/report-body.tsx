@@ -167,6 +167,7 @@ export function ReportBody({ file }: { readonly file: ReportFile }) {
           label={t('report.signature', { name: report.signature.name })}
         />
         <Body>{report.signature.name}</Body>
+        <Late enteredAt={report.signedAt} sealedAt={seal.sealedAt} />
         <Soft>
           {t('verify.sealedAt', {
             when: formatWhen(seal.sealedAt),
@@ -177,13 +178,23 @@ export function ReportBody({ file }: { readonly file: ReportFile }) {
       {file.additions.length > 0 ? (
         <Card>
           <Heading level={2}>{t('report.after')}</Heading>
-          {file.additions.map(({ addition }) => (
-            <AdditionLines key={addition.id} addition={addition} report={report} />
+          {file.additions.map(({ addition, seal: { sealedAt } }) => (
+            <View key={addition.id}>
+              <AdditionLines addition={addition} report={report} />
+              <Late enteredAt={addition.at} sealedAt={sealedAt} />
+            </View>
           ))}
         </Card>
       ) : null}
     </View>
   );
+}
+
+/** What came long after it was entered says so. */
+function Late(times: { readonly enteredAt: string; readonly sealedAt: string }) {
+  const t = useWords();
+  const hours = hoursLate(times.enteredAt, times.sealedAt);
+  return hours === undefined ? null : <Soft>{t('report.late', { count: hours })}</Soft>;
 }
 
 function nameOf(answer: ReportAnswer): string {

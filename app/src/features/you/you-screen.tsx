@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import { Body, Button, Screen, Soft } from '@/design';
 import { useWords } from '@/i18n';
 import { usePreferences, useReference, useSession, type Theme } from '@/state';
+import { SessionsList } from './sessions-list';
 
 interface YouScreenProps {
   readonly onSignedOut: () => void;
@@ -65,6 +66,7 @@ export function YouScreen({ onSignedOut, onVerify, onBack }: YouScreenProps) {
         />
         <Soft>{t('glove.why')}</Soft>
       </View>
+      <SessionsList />
       <Button title={t('you.verify')} onPress={onVerify} />
       <Button title={t('you.signOut')} onPress={() => void signOut().then(onSignedOut)} />
       <Soft>{t('guide')}</Soft>

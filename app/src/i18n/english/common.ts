@@ -42,6 +42,12 @@ export const common = {
   },
   you: {
     title: 'You',
+    sessions: 'Signed in',
+    sessionsOffline: 'Where you are signed in is seen with a network.',
+    unknownDevice: 'A device',
+    here: '{{name}} (this one)',
+    end: 'Sign it out',
+    endOf: 'Sign out {{name}}',
     theme: 'Light',
     night: 'Night',
     day: 'Glare',

@@ -66,6 +66,11 @@ export const office = {
     paceShare:
       '{{hasty}} of {{stops}} stops ({{share}} %) were faster than they can be walked, in thirty days.',
     pacePlaces: 'Most often: {{places}}.',
+    setAside: 'Could not be taken in',
+    setAsideWhy:
+      'These entries are still on the phone they were made on. Talk with whoever made them; what they saw may have to be entered again.',
+    lookedAfter: 'Looked after',
+    lookedAfterOf: 'Looked after: the entry of {{person}}',
     paceWhy:
       'A share, of nobody in particular. Where a stop is often rushed, ask what hinders there.',
     ready: 'Walked, not out yet',

@@ -63,6 +63,7 @@ export const paper = {
     may: 'What it may do',
     after: 'After this report',
     signature: 'Signature of {{name}}',
+    late: 'It reached the server {{count}} h after it was entered.',
     toToday: 'To Today',
     fixed: 'Put right: {{words}}',
     drawing: 'Rig from above with the places of the faults',

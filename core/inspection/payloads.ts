@@ -1,7 +1,7 @@
 import type { Capability, Circumstance, Phase } from '../catalogue';
 import type { Grade, OtherAnswers } from '../grading';
 import type { UnitName } from '../quantity';
-import type { CoursePayloads } from './course-events';
+import type { Affirmation, VehicleChange } from '../vehicle';
 
 /** Where a reading comes from; a simulated one is always marked as such. */
 export type Instrument = 'eye' | 'gauge' | 'sensor' | 'simulated-sensor';
@@ -184,45 +184,57 @@ export interface AnnotatedPayload {
   readonly defectId?: string;
 }
 
-export interface Payloads extends CoursePayloads {
-  begun: BegunPayload;
-  answered: AnsweredPayload;
-  measured: MeasuredPayload;
-  faulted: FaultedPayload;
-  counted: CountedPayload;
-  acknowledged: AcknowledgedPayload;
-  signed: SignedPayload;
-  sealed: SealedPayload;
-  overridden: OverriddenPayload;
-  'looked-again': LookedAgainPayload;
-  released: ReleasedPayload;
-  'signed-out': SignedOutPayload;
-  returned: ReturnedPayload;
-  found: FoundPayload;
-  assigned: AssignedPayload;
-  worked: WorkedPayload;
-  certified: CertifiedPayload;
-  countersigned: CountersignedPayload;
-  annotated: AnnotatedPayload;
+/** Something was done to the vehicle between two checks. */
+export interface ChangedPayload {
+  readonly change: VehicleChange;
+  /** The unit that it was done to, where it is one of the rig's. */
+  readonly unitId?: string;
+  /** Nobody did it: the driver found it to stand so, other than it was taken to stand. */
+  readonly found?: true;
 }
 
-export type EventType = keyof Payloads;
-
-export interface Envelope {
-  /** UUIDv7 made on the device. */
-  readonly id: string;
-  readonly inspectionId: string;
-  readonly deviceId: string;
-  readonly actorId: string;
-  /** Device time, milliseconds since 1970, corrected by the offset seen at sync. */
-  readonly at: number;
-  readonly sequence: number;
-  readonly version: 1;
+/** The driver vouches for something that no clock can tell. */
+export interface AffirmedPayload {
+  readonly what: Affirmation;
+  /** The stop it was said at, as `unit id/zone id`. */
+  readonly zone: string;
 }
 
-export type InspectionEvent = {
-  [T in EventType]: Envelope & { readonly type: T; readonly payload: Payloads[T] };
-}[EventType];
+/** It began to rain, to freeze, or it got dark: from now on more is asked. */
+export interface TurnedPayload {
+  readonly circumstances: readonly Circumstance[];
+}
 
-/** As it comes over the wire: perhaps of a newer type. */
-export type AnyEvent = Envelope & { readonly type: string; readonly payload: unknown };
+/** A unit stays behind: what is not answered on it is not asked any more, and counts as not looked at. */
+export interface DroppedPayload {
+  readonly unitId: string;
+  readonly reason: string;
+}
+
+/** Somebody helps: the actor, or a person without a phone whom the driver names. */
+export interface JoinedPayload {
+  readonly name: string;
+  /** The actor's own phone. */
+  readonly phone: boolean;
+}
+
+/** The helper left, or was sent away. */
+export type PartedPayload = Readonly<Record<string, never>>;
+
+/** What is asked of the helper now: keys of checks; the last word counts. */
+export interface AskedPayload {
+  readonly keys: readonly string[];
+}
+
+/** A tag on the vehicle was read. */
+export interface PresentPayload {
+  /** `unit id/zone id` */
+  readonly zone: string;
+  readonly code: string;
+  readonly how: 'camera' | 'typed';
+}
+
+/** The clock of the phone was changed by so many seconds while it was looked at. */
+export interface ClockMovedPayload {
+  readonly seconds: number;
+}

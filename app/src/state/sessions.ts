@@ -1,0 +1,21 @@
+import { callApi, callJson } from './api';
+
+/** Where the person is signed in. */
+export interface OpenSession {
+  readonly id: string;
+  /** A word for the kind of device; empty where it did not tell. */
+  readonly device: string;
+  readonly openedAt: string;
+  /** This very device. */
+  readonly here: boolean;
+}
+
+/** @throws ApiProblem */
+export async function loadSessions(): Promise<readonly OpenSession[]> {
+  return (await callJson<{ sessions: OpenSession[] }>('/sessions')).sessions;
+}
+
+/** @throws ApiProblem */
+export async function endSession(id: string): Promise<void> {
+  await callApi(`/sessions/${id}`, { method: 'DELETE' });
+}
