@@ -10,14 +10,7 @@ export {
   type InspectionEvent,
   type Payloads,
 } from './events';
-export type {
-  Envelope,
-  Party,
-  PersonRefusal,
-  Refusal,
-  ServerCheck,
-  When,
-} from './events/kind';
+export type { Envelope, Party, PersonRefusal, Refusal, ServerCheck, When } from './events/kind';
 export type { Course, Inspection } from './inspection';
 export { CODE_LETTERS, helperCode, readCode, readTagText, tagText } from './codes';
 export { faultsOf, isMended, reportsOf, type Answer, type Reported, type Stamp } from './answers';

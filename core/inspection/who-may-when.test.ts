@@ -82,7 +82,7 @@ const payloads = everyPayload(rig, nuts);
 function logUpTo(state: State, withHelper: boolean) {
   const log = makeLog();
   const add = <T extends EventType>(type: T, more?: Partial<Payloads[T]>, by = driver) =>
-    log.add(type, { ...payloads[type], ...more }, by);
+    log.add(type, { ...(payloads[type] as object), ...more } as Payloads[T], by);
   if (state === 'nothing') return log;
   add('begun', { phase: 'pre-trip' });
   if (withHelper) add('joined', {}, PEOPLE.Helper.id);

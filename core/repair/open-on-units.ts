@@ -67,9 +67,10 @@ export function bearingOn(
   inspectionId: string,
   defects: readonly DefectOnUnit[],
 ): Bearing {
-  const others = defects.filter(
-    (defect) => unitIds.includes(defect.unitId) && defect.inspectionId !== inspectionId,
-  );
+  const others = defects
+    .filter((defect) => unitIds.includes(defect.unitId) && defect.inspectionId !== inspectionId)
+    // The oldest first, in whatever order they were told: a verdict reads the same on every device.
+    .sort((a, b) => compareText(a.reportedAt, b.reportedAt) || compareText(a.id, b.id));
   return {
     known: others.filter(({ status }) => OPEN_STATUSES.includes(status)).map(toKnown),
     unread: others
@@ -81,4 +82,8 @@ export function bearingOn(
         words: defect.outcomeWords ?? '',
       })),
   };
+}
+
+function compareText(a: string, b: string): number {
+  return a < b ? -1 : a > b ? 1 : 0;
 }

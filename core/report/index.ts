@@ -12,3 +12,4 @@ export {
 export { buildReport, type BuildReportRequest } from './build-report';
 export { marksOfReport, rigOfReport, type ReportMark } from './drawing';
 export { reportSchema } from './schema';
+export { hoursLate } from './hours-late';

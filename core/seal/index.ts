@@ -15,4 +15,3 @@ export {
 export { toFileText, verifyReport, type Change, type Note, type Verification } from './verify';
 export { findAdditionFaults, nextAdditionLink } from './additions';
 export { findChainFaults, type ChainEntry, type ChainFault } from './chain';
-export { hoursLate } from './hours-late';

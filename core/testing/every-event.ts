@@ -12,7 +12,7 @@ export function everyPayload(rig: Rig, instance: CheckInstance): Payloads {
     photos: [{ id: makeId(70), width: 1200, height: 900 }],
     fixed: 'Tightened',
     raisedTo: 'major',
-    other: { stop: true, hide: false },
+    other: { stops: true, hides: false },
   } as const;
   const zone = instance.zoneKey;
   const about = { defectId: fault.defectId };

@@ -1,11 +1,7 @@
 import { catalogue } from '@nazar/core/catalogue';
 import type { HouseContent } from '@nazar/core/house';
-import {
-  findHouseFaults,
-  plainText,
-  readCatalogueFile,
-  toCatalogueFile,
-} from '@nazar/core/validation';
+import { plainText } from '@nazar/core/fields';
+import { findHouseFaults, readCatalogueFile, toCatalogueFile } from '@nazar/core/validation';
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import { v4 as newId } from 'uuid';

@@ -177,8 +177,13 @@ describe('a session', () => {
 
 describe('where somebody is signed in', () => {
   it('is listed, this device named, and another one is ended from here', async () => {
-    const here = await server.as(people.tove);
-    const lost = await server.as(people.tove);
+    const signedIn = async () => {
+      const agent = request.agent(server.app);
+      await agent.post('/api/session').send({ name: 'Tove Brask', pin: PIN }).expect(200);
+      return agent;
+    };
+    const here = await signedIn();
+    const lost = await signedIn();
     const { body } = await here.get('/api/sessions').expect(200);
     const other = body.sessions.find((each: { here: boolean }) => !each.here);
     expect(body.sessions.filter((each: { here: boolean }) => each.here)).toHaveLength(1);
@@ -193,6 +198,7 @@ describe('where somebody is signed in', () => {
   it('is nobody else’s to end', async () => {
     const tove = await server.as(people.tove);
     const { body } = await tove.get('/api/sessions').expect(200);
+    expect(body.sessions.length).toBeGreaterThan(0);
     const imre = await server.as(people.imre);
     await imre.delete(`/api/sessions/${body.sessions[0].id}`).expect(404);
     await tove.get('/api/session').expect(200);

@@ -41,3 +41,6 @@ export type Check<T extends InspectionEvent['type']> = (
   held: Held,
   event: Of<T>,
 ) => Answer | Promise<Answer>;
+
+/** Of whichever types; the type of an event names only checks that understand it. */
+export type AnyCheck = (held: Held, event: never) => Answer | Promise<Answer>;

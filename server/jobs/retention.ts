@@ -1,6 +1,7 @@
 import type { Knex } from 'knex';
 import { inOrganisation } from '../store/connection';
 import { removeExpired } from '../store/retention';
+import { removeOldSetAside } from '../store/set-aside';
 
 const AT_ONCE = 200;
 
@@ -12,6 +13,7 @@ const AT_ONCE = 200;
 export async function runRetention(db: Knex, now: Date): Promise<number> {
   let removed = 0;
   for (const { id } of await db('organisations').select('id')) {
+    await inOrganisation(db, id as string, (trx) => removeOldSetAside(trx, now));
     let last: number;
     do {
       last = await inOrganisation(db, id as string, (trx) => removeExpired(trx, now, AT_ONCE));

@@ -8,6 +8,8 @@ import * as furtherConditions from './migrations/2026-11-26-further-conditions';
 import * as knownDevices from './migrations/2026-11-26-known-devices';
 import * as partitions from './migrations/2026-11-26-partitions';
 import * as sendersOfPhotos from './migrations/2026-11-26-senders-of-photos';
+import * as arrivals from './migrations/2026-11-27-arrivals';
+import * as sessions from './migrations/2026-11-27-sessions';
 import * as openInspection from './migrations/2026-11-25-open-inspection';
 
 interface Migration {
@@ -27,6 +29,8 @@ const MIGRATIONS: readonly Migration[] = [
   { name: '2026-11-26-partitions', up: partitions.up },
   { name: '2026-11-26-senders-of-photos', up: sendersOfPhotos.up },
   { name: '2026-11-26-known-devices', up: knownDevices.up },
+  { name: '2026-11-27-arrivals', up: arrivals.up },
+  { name: '2026-11-27-sessions', up: sessions.up },
 ];
 
 const migrationSource: Knex.MigrationSource<Migration> = {

@@ -1,6 +1,19 @@
 import type { AnyEvent, EventType } from '@nazar/core/inspection';
 import type { Knex } from 'knex';
 
+interface EventRow {
+  readonly id: string;
+  readonly inspection_id: string;
+  readonly device_id: string;
+  readonly actor_id: string;
+  readonly at: Date;
+  readonly sequence: number;
+  readonly version: 1;
+  readonly type: string;
+  readonly payload: unknown;
+  readonly arrival: string | null;
+}
+
 export interface Arrivals {
   readonly events: readonly AnyEvent[];
   /** Ask with it the next time; entries that come later are behind it. */
@@ -18,7 +31,7 @@ export async function readArrivals(
   cursor = 0,
   types?: readonly EventType[],
 ): Promise<Arrivals> {
-  const rows = await trx('events')
+  const rows: EventRow[] = await trx('events')
     .where({ inspection_id: inspectionId })
     .modify((query) => {
       if (types) void query.whereIn('type', types);
@@ -32,12 +45,12 @@ export async function readArrivals(
       inspectionId: row.inspection_id,
       deviceId: row.device_id,
       actorId: row.actor_id,
-      at: (row.at as Date).getTime(),
+      at: row.at.getTime(),
       sequence: row.sequence,
       version: row.version,
       type: row.type,
       payload: row.payload,
     })),
-    cursor: rows.length === 0 ? cursor : Number(rows.at(-1).arrival ?? 0),
+    cursor: Number(rows.at(-1)?.arrival ?? cursor),
   };
 }

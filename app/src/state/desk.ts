@@ -28,10 +28,11 @@ export interface Desk {
   readonly setAside: readonly SetAside[];
 }
 
-/** An entry of somebody's phone that the server could not take in. */
+/** Entries of somebody's phone that the server could not take in for one reason. */
 export interface SetAside {
   readonly id: string;
   readonly person: string;
+  readonly count: number;
   /** The sentence that the driver was told. */
   readonly detail: string;
   readonly receivedAt: string;

@@ -4,8 +4,7 @@ import type { EventKind } from './kind';
 
 /** The carrier’s agent signs beside the mechanic. */
 export const countersigned: EventKind<CountersignedPayload> = {
-  schema: (f) =>
-    f.object({ defectId: f.uuid().required(), signature: f.signature() }).noUnknown(),
+  schema: (f) => f.object({ defectId: f.uuid().required(), signature: f.signature() }).noUnknown(),
   who: ['supervisor'],
   when: 'begun',
   unless: noMatterOfTheWorkshop,

@@ -8,6 +8,7 @@ export const dropped: EventKind<DroppedPayload> = {
   when: 'walking',
   serverChecks: ['unit-may-stay-behind'],
   effect: (draft, payload, stamp) => {
-    if (!draft.course.dropped.has(payload.unitId)) draft.course.dropped.set(payload.unitId, { ...payload, ...stamp });
+    if (!draft.course.dropped.has(payload.unitId))
+      draft.course.dropped.set(payload.unitId, { ...payload, ...stamp });
   },
 };

@@ -18,6 +18,7 @@ export const present: EventKind<PresentPayload> = {
   when: 'walking',
   serverChecks: ['tag-of-that-stop'],
   effect: (draft, payload, stamp) => {
-    if (!draft.course.present.has(payload.zone)) draft.course.present.set(payload.zone, { ...payload, ...stamp });
+    if (!draft.course.present.has(payload.zone))
+      draft.course.present.set(payload.zone, { ...payload, ...stamp });
   },
 };

@@ -1,5 +1,5 @@
 import type { ServerCheck } from '@nazar/core/inspection';
-import type { Check } from '../held';
+import type { AnyCheck } from '../held';
 import { isMinorFinding, rigMayLeave, wasAskedBeforeLeaving } from './leaving';
 import {
   helperMayAnswer,
@@ -19,7 +19,7 @@ import {
 } from './workshop';
 
 /** How the server answers each of the questions that a type of event puts to it. */
-export const CHECKS: Readonly<Record<ServerCheck, Check<never>>> = {
+export const CHECKS: Readonly<Record<ServerCheck, AnyCheck>> = {
   'units-make-a-rig': unitsMakeARig,
   'check-on-rig': isOnRig,
   'helper-may-answer': helperMayAnswer,

@@ -1,5 +1,5 @@
-import type { Addition } from '@nazar/core/report';
-import { hoursLate, type ReportFile } from '@nazar/core/seal';
+import { hoursLate, type Addition } from '@nazar/core/report';
+import type { ReportFile } from '@nazar/core/seal';
 import { SOFT, stamp, type Sheet } from './sheet';
 import { words } from './words';
 

@@ -32,9 +32,11 @@ export function SetAsideCard({
       <Heading level={2}>{t('desk.setAside')}</Heading>
       <Soft>{t('desk.setAsideWhy')}</Soft>
       {trouble ? <Body role="alert">{trouble}</Body> : null}
-      {entries.map(({ id, person, detail, receivedAt }) => (
+      {entries.map(({ id, person, count, detail, receivedAt }) => (
         <View key={id} className="gap-1 border-t border-line pt-2">
-          <Body className="font-thick">{`${person} · ${formatWhen(receivedAt)}`}</Body>
+          <Body className="font-thick">
+            {`${person} · ${t('desk.entries', { count })} · ${formatWhen(receivedAt)}`}
+          </Body>
           <Body>{detail}</Body>
           {mayForget ? (
             <Button

@@ -1,13 +1,14 @@
 import { catalogue } from '@nazar/core/catalogue';
 import { formatSi, unitFor } from '@nazar/core/quantity';
 import {
+  hoursLate,
   marksOfReport,
   rigOfReport,
   type Report,
   type ReportAnswer,
   type ReportDefect,
 } from '@nazar/core/report';
-import { type ReportFile } from '@nazar/core/seal';
+import type { ReportFile } from '@nazar/core/seal';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { Bead, Body, Card, Heading, Soft, type BeadState } from '@/design';

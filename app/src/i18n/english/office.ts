@@ -69,8 +69,10 @@ export const office = {
     setAside: 'Could not be taken in',
     setAsideWhy:
       'These entries are still on the phone they were made on. Talk with whoever made them; what they saw may have to be entered again.',
+    entries_one: '{{count}} entry',
+    entries_other: '{{count}} entries',
     lookedAfter: 'Looked after',
-    lookedAfterOf: 'Looked after: the entry of {{person}}',
+    lookedAfterOf: 'Looked after: entries of {{person}}',
     paceWhy:
       'A share, of nobody in particular. Where a stop is often rushed, ask what hinders there.',
     ready: 'Walked, not out yet',
