@@ -1,7 +1,8 @@
-import { catalogue, type Check } from '@nazar/core/catalogue';
+import { catalogue, type Catalogue, type Check } from '@nazar/core/catalogue';
 import { AS_SHIPPED, withHouse, type HouseContent } from '@nazar/core/house';
 import { composeRig } from '@nazar/core/rig';
 import { signature, trailer, truck, walkSound } from '@nazar/core/testing';
+import { keepCatalogueVersion } from '../store/catalogue-versions';
 import { inOrganisation } from '../store/connection';
 import {
   asWalkOf,
@@ -236,5 +237,61 @@ describe('a catalogue file', () => {
     const answer = await bring({ format: 'shopping-list' }, 3);
     expect(answer.status).toBe(422);
     expect(answer.body.detail).toBe('format: this is no nazar-catalogue');
+  });
+});
+
+describe('a catalogue of before', () => {
+  const former: Catalogue = {
+    ...catalogue,
+    version: '2026.10-former',
+    // It did not ask for the radio yet.
+    modules: catalogue.modules.map((module) => ({
+      ...module,
+      checks: module.checks.filter(({ id }) => id !== RADIO),
+    })),
+  };
+
+  /** A sound walk of a phone that has not been updated. */
+  async function walkByFormer() {
+    const rig = composeRig({
+      units: [truck, trailer],
+      phase: 'pre-trip',
+      circumstances: [],
+      catalogue: former,
+    });
+    const log = walkSound(rig);
+    const begun = log.events[0] as { payload: object };
+    begun.payload = { ...begun.payload, catalogueVersion: former.version };
+    log.add('signed', { signature, headline: 'rolls' });
+    const events = asWalkOf(imre, log.events);
+    const answers = await server.send(imre, events);
+    return {
+      id: events[0].inspectionId,
+      asked: rig.instances.length,
+      codes: [...new Set(answers.map(({ status, code }: any) => code ?? status))],
+    };
+  }
+
+  it('that this server never had is refused with a sentence, and the walk stays on the phone', async () => {
+    expect((await walkByFormer()).codes).toEqual(['catalogue-unknown', 'not-begun']);
+    await (await server.as(imre)).get(`/api/catalogue/${former.version}`).expect(404);
+  });
+
+  it('that it had is what a walk is judged by that was begun by it', async () => {
+    await keepCatalogueVersion(server.owner, former);
+    const { id, asked, codes } = await walkByFormer();
+    expect(codes).toEqual(['stored']);
+    const row = await inOrganisation(server.db, halvern.id, (trx) =>
+      trx('inspections').where({ id }).first(),
+    );
+    expect(row).toMatchObject({ total: asked, answered: asked });
+    expect(row.report_id).not.toBeNull();
+    expect(await reportOf(id)).toMatchObject({ catalogue: former.version });
+    const { body } = await (
+      await server.as(imre)
+    )
+      .get(`/api/catalogue/${former.version}`)
+      .expect(200);
+    expect(body.version).toBe(former.version);
   });
 });

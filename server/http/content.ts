@@ -13,6 +13,7 @@ import {
   listContentVersions,
   presentContent,
 } from '../store/house-contents';
+import { catalogueOf } from '../store/catalogue-versions';
 import { insertRuleChange } from '../store/rules';
 import type { Person } from '../store/sessions';
 import { listUnits } from '../store/units';
@@ -30,7 +31,7 @@ const fileSchema = changeSchema.omit(['content']).shape({ file: mixed<object>().
 
 /**
  * What a depot changed of the catalogue.
- * GET /content → {content, versions}. GET /content/:version → that version, 404. GET /content/file → the whole catalogue as
+ * GET /catalogue/:version → the catalogue of that version as it shipped, 404. GET /content → {content, versions}. GET /content/:version → that version, 404. GET /content/file → the whole catalogue as
  * one JSON file. PUT /content {basedOn, words, content} → 201 {version}. POST /content/file {basedOn, words, file} → 201
  * {version}: the file is checked whole, and nothing of it is taken in when there is a fault.
  * 422 content-faults with every fault and its place, one a line; 409 changed-meanwhile. Changes are for supervisors (403).
@@ -55,6 +56,14 @@ export function contentRouter(db: Knex): Router {
     response
       .set('Content-Disposition', `attachment; filename="catalogue-${content.version}.json"`)
       .json(toCatalogueFile(catalogue, content));
+  });
+
+  router.get('/catalogue/:version', async (request, response) => {
+    const version = await plainText(40).required().validate(request.params.version);
+    const found = await catalogueOf(db, version);
+    if (!found) throw new Problem(404, 'not-found', 'This server never had such a catalogue.');
+    // It is never changed.
+    response.set('Cache-Control', 'private, max-age=31536000, immutable').json(found);
   });
 
   router.get('/content/:version', async (request, response) => {

@@ -37,7 +37,7 @@ export function helpingRouter(db: Knex): Router {
         'This is your own walk. The helper signs in as themselves.',
       );
     const { log } = await db.transaction((trx) =>
-      openInspection(trx, person.organisationId, walk.id, []),
+      openInspection(trx, person.organisationId, walk.id),
     );
     const inspection = fold(walk.id, log);
     const { helper } = inspection.course;

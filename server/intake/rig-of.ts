@@ -14,6 +14,7 @@ export function rigOf(
   reference: Pick<WalkReference, 'catalogue' | 'units' | 'content'>,
 ): Rig {
   const name = JSON.stringify([
+    reference.catalogue.version,
     begun.unitIds,
     reference.units,
     begun.phase,

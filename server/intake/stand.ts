@@ -1,4 +1,3 @@
-import { catalogue } from '@nazar/core/catalogue';
 import type { Inspection } from '@nazar/core/inspection';
 import { standOf, type Standing as StandingOfWalk } from '@nazar/core/standing';
 import type { OpenedInspection } from '../store/open-inspection';
@@ -12,13 +11,16 @@ export interface Standing extends StandingOfWalk {
 
 /**
  * How a walk stands, by what was read with it; see {@link standOf}.
- * @throws {RangeError} before it is begun, or when its units make no rig
+ * @throws {RangeError} before it is begun, when its units make no rig, or when it was begun by content that was never here
  */
 export function stand(
   inspection: Inspection,
   { units, defects, rules }: Pick<OpenedInspection, 'units' | 'defects' | 'rules'>,
 ): Standing {
   if (!inspection.begun) throw new RangeError('Nothing stands before the inspection is begun.');
-  const reference = { catalogue, units, defects, ...rules };
+  const { catalogue } = rules;
+  if (!catalogue)
+    throw new RangeError(`There is no catalogue ${inspection.begun.catalogueVersion}.`);
+  const reference = { units, defects, ...rules, catalogue };
   return { units, ...standOf(inspection, reference, rigOf(inspection.begun, reference)) };
 }

@@ -145,16 +145,8 @@ async function takeInOne(
   arrivedAt: number,
 ): Promise<EventAnswer[]> {
   const begun = events.find((event) => event.type === 'begun')?.payload;
-  const asked = begun?.unitIds ?? [];
   const faulted = events.flatMap((event) => (event.type === 'faulted' ? [event.payload.key] : []));
-  const opened = await openInspection(
-    trx,
-    person.organisationId,
-    inspectionId,
-    asked,
-    faulted,
-    begun?.houseVersion,
-  );
+  const opened = await openInspection(trx, person.organisationId, inspectionId, begun, faulted);
   const { units, defects, rules, repairs } = opened;
   const unitOfDefect = await unitsOfDefects(trx, defectsNamedIn(events));
   const isKnownDefect = (id: string) => unitOfDefect.has(id);

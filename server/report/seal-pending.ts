@@ -19,7 +19,7 @@ export async function sealAdditions(
   now: Date,
 ): Promise<void> {
   await db.transaction(async (trx) => {
-    const { log } = await openInspection(trx, organisationId, inspectionId, []);
+    const { log } = await openInspection(trx, organisationId, inspectionId);
     const files = await reportsOfInspection(trx, inspectionId);
     if (files.length === 0) return;
     const inspection = fold(inspectionId, log);

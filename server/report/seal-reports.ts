@@ -21,7 +21,7 @@ export async function sealInspection(
   now: Date,
 ): Promise<string | undefined> {
   return db.transaction(async (trx) => {
-    const opened = await openInspection(trx, organisationId, inspectionId, []);
+    const opened = await openInspection(trx, organisationId, inspectionId);
     const { log } = opened;
     const row = await trx('inspections').where({ id: inspectionId }).first();
     if (!row?.signed_at || row.report_id) return row?.report_id ?? undefined;

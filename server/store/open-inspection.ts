@@ -1,8 +1,10 @@
+import type { Catalogue } from '@nazar/core/catalogue';
 import type { Policy, PolicyChoice } from '@nazar/core/grading';
 import { AS_SHIPPED, type HouseContent } from '@nazar/core/house';
 import type { AnyEvent, BegunPayload } from '@nazar/core/inspection';
 import type { DefectOnUnit } from '@nazar/core/repair';
 import type { Knex } from 'knex';
+import { catalogueOf } from './catalogue-versions';
 import { contentOf } from './house-contents';
 import type { DepotUnit } from './units';
 
@@ -31,9 +33,13 @@ export interface Rules {
   readonly choice: PolicyChoice | undefined;
   /** Policies that the organisation brought itself. */
   readonly own: readonly Policy[];
+  /** Of the version that the walk was begun by; undefined when this server never had that. */
+  readonly catalogue: Catalogue | undefined;
   /** What the depot changed of the catalogue, in the version that the walk was begun by; undefined when it never had that. */
   readonly content: HouseContent | undefined;
 }
+
+type Begun = Pick<BegunPayload, 'unitIds' | 'catalogueVersion' | 'houseVersion'>;
 
 /** As the database tells it; times in milliseconds. */
 type OpenDefect = Omit<DefectOnUnit, 'reportedAt'> & { readonly reportedAt: number };
@@ -41,23 +47,21 @@ type OpenDefect = Omit<DefectOnUnit, 'reportedAt'> & { readonly reportedAt: numb
 /**
  * Names the organisation of this transaction, becomes the only writer of the inspection until
  * it ends, and reads all that is needed to take entries in: one trip to the database.
- * @param asked ids of the units, used while the log does not name them yet
+ * @param asked what its beginning says, used while the log does not have it yet
  * @param faulted keys of the checks whose former repairs matter
- * @param askedContent version of the depot's own content, used while the log does not name it yet
  */
 export async function openInspection(
   trx: Knex.Transaction,
   organisationId: string,
   inspectionId: string,
-  asked: readonly string[],
+  asked?: Begun,
   faulted: readonly string[] = [],
-  askedContent = 0,
 ): Promise<OpenedInspection> {
   const { rows } = await trx
     .raw('select open_inspection(?, ?, ?::uuid[], ?::text[]) as opened', [
       organisationId,
       inspectionId,
-      [...asked],
+      [...(asked?.unitIds ?? [])],
       [...faulted],
     ] as never)
     .options({ name: 'open-inspection' });
@@ -69,22 +73,18 @@ export async function openInspection(
     own: Policy[];
     repairs: (Omit<FormerRepair, 'odometer'> & { odometer: number | null })[];
   };
-  const version = versionIn(log) ?? askedContent;
+  const begun = (log.find(({ type }) => type === 'begun')?.payload as Begun | undefined) ?? asked;
+  const version = begun?.houseVersion ?? 0;
   const content =
     version > 0 && units.length > 0 ? await contentOf(trx, units[0].depotId, version) : AS_SHIPPED;
+  const catalogue = begun && (await catalogueOf(trx, begun.catalogueVersion));
   return {
     log,
     units,
     defects: open.map((each) => ({ ...each, reportedAt: new Date(each.reportedAt).toISOString() })),
-    rules: { choice: choice ?? undefined, own, content },
+    rules: { choice: choice ?? undefined, own, content, catalogue },
     repairs: repairs.map((each) => ({ ...each, odometer: each.odometer ?? undefined })),
   };
-}
-
-/** Of the content by which a walk was begun; undefined before it is. */
-function versionIn(log: readonly AnyEvent[]): number | undefined {
-  const begun = log.find(({ type }) => type === 'begun')?.payload as BegunPayload | undefined;
-  return begun && (begun.houseVersion ?? 0);
 }
 
 /** Walks of a depot that were begun within half a day and are not signed. */

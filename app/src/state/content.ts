@@ -2,7 +2,7 @@ import { catalogue, type Catalogue } from '@nazar/core/catalogue';
 import { AS_SHIPPED, withHouse, type HouseContent } from '@nazar/core/house';
 import { create } from 'zustand';
 import { ApiProblem, callApi, callJson } from './api';
-import { readValue } from './database';
+import { keepValue, readValue } from './database';
 import { useReference, type Reference } from './reference';
 
 /** The catalogue as the depot asks it now. */
@@ -35,6 +35,32 @@ export const useFormerContents = create<FormerContents>((set, get) => ({
         throw error;
       }));
     if (content) set(({ byVersion }) => ({ byVersion: new Map(byVersion).set(version, content) }));
+  },
+}));
+
+interface FormerCatalogues {
+  /** Versions that walks on this device were begun by before the app was updated. */
+  readonly byVersion: ReadonlyMap<string, Catalogue>;
+  readonly load: (version: string) => Promise<void>;
+}
+
+/** A walk is gone on with by the catalogue that it was begun by. */
+export const useFormerCatalogues = create<FormerCatalogues>((set, get) => ({
+  byVersion: new Map([[catalogue.version, catalogue]]),
+  load: async (version) => {
+    if (get().byVersion.has(version)) return;
+    const name = `catalogue ${version}`;
+    let found = await readValue<Catalogue>(name);
+    if (!found) {
+      const path = `/catalogue/${encodeURIComponent(version)}`;
+      found = await callJson<Catalogue>(path).catch((error: unknown) => {
+        if (error instanceof ApiProblem) return undefined;
+        throw error;
+      });
+      if (found) await keepValue(name, found);
+    }
+    const kept = found;
+    if (kept) set(({ byVersion }) => ({ byVersion: new Map(byVersion).set(version, kept) }));
   },
 }));
 

@@ -1,4 +1,4 @@
-import { catalogue } from '@nazar/core/catalogue';
+import { catalogue as present } from '@nazar/core/catalogue';
 import { AS_SHIPPED } from '@nazar/core/house';
 import {
   assess,
@@ -13,7 +13,7 @@ import {
 import { followPlan, orderWalk, type Stop } from '@nazar/core/planning';
 import { rigOfWalk, standOf, type Standing } from '@nazar/core/standing';
 import { useEffect, useMemo, useState } from 'react';
-import { useFormerContents } from './content';
+import { useFormerCatalogues, useFormerContents } from './content';
 import { useLog } from './log';
 import { useKeptPlan, type KeptPlan } from './plans';
 import { useReference } from './reference';
@@ -57,13 +57,16 @@ export function useWalk(inspectionId: string): Walk | undefined | null {
   const hasReference = reference !== undefined;
   const kept = useKeptPlan(inspectionId);
   const version = begun?.houseVersion ?? 0;
-  const present = reference?.content?.version ?? 0;
+  const contentNow = reference?.content?.version ?? 0;
   const former = useFormerContents(({ byVersion }) => byVersion.get(version));
   useEffect(() => {
-    if (version !== 0 && version !== present) void useFormerContents.getState().load(version);
-  }, [version, present]);
-  const content = version === 0 ? AS_SHIPPED : version === present ? reference?.content : former;
+    if (version !== 0 && version !== contentNow) void useFormerContents.getState().load(version);
+  }, [version, contentNow]);
+  const content = version === 0 ? AS_SHIPPED : version === contentNow ? reference?.content : former;
   const hasContent = content !== undefined;
+  const edition = begun?.catalogueVersion ?? present.version;
+  const catalogue = useFormerCatalogues(({ byVersion }) => byVersion.get(edition));
+  useEffect(() => void useFormerCatalogues.getState().load(edition), [edition]);
   // A card that has changed reaches the walk; one that has not, not again with every answer of the server.
   const cards = useMemo(
     () => JSON.stringify(reference?.units.filter(({ id }) => begun?.unitIds.includes(id)) ?? []),
@@ -71,7 +74,7 @@ export function useWalk(inspectionId: string): Walk | undefined | null {
   );
   const made = useMemo(() => {
     // Until the rules are here by which it was begun, nobody can say what is asked.
-    if (!begun || !reference || !content || kept === undefined) return undefined;
+    if (!begun || !reference || !content || !catalogue || kept === undefined) return undefined;
     const { units } = reference;
     if (begun.unitIds.some((unitId) => !units.some(({ id }) => id === unitId))) return undefined;
     const rig = rigOfWalk(begun, { catalogue, units, content });
@@ -87,9 +90,10 @@ export function useWalk(inspectionId: string): Walk | undefined | null {
       : { rig, plan: kept, way: undefined, stops: orderWalk(asked), stale: false };
     // A walk's units do not change once it is begun; what is asked may, when it begins to rain.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [eventId, circumstances, dropped, cards, hasReference, hasContent, kept]);
+  }, [eventId, circumstances, dropped, cards, hasReference, hasContent, catalogue, kept]);
   return useMemo(() => {
-    if (!inspection || !made || !reference) return looked && events ? null : undefined;
+    if (!inspection || !made || !reference || !catalogue)
+      return looked && events ? null : undefined;
     const { depot, ownPolicies, units, defects } = reference;
     const standing = standOf(
       inspection,
@@ -97,5 +101,5 @@ export function useWalk(inspectionId: string): Walk | undefined | null {
       made.rig,
     );
     return { ...standing, ...made };
-  }, [inspection, made, content, reference, looked, events]);
+  }, [inspection, made, content, catalogue, reference, looked, events]);
 }

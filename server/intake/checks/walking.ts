@@ -1,4 +1,3 @@
-import { catalogue } from '@nazar/core/catalogue';
 import { policyById } from '@nazar/core/grading';
 import { mayHelperAnswer } from '@nazar/core/planning';
 import { findTag, findTagByCode } from '../../store/tags';
@@ -9,12 +8,13 @@ export const unitsMakeARig: Check<'begun'> = ({ person, units, rules }, { payloa
   if (payload.unitIds.some((id) => !units.some((unit) => unit.id === id)))
     return { code: 'unit-not-yours' };
   if (units.some((unit) => unit.depotId !== person.depotId)) return { code: 'unit-not-yours' };
-  if (payload.catalogueVersion !== catalogue.version) return { code: 'catalogue-unknown' };
-  if (!rules.content) return { code: 'content-unknown' };
+  const { catalogue, content } = rules;
+  if (!catalogue) return { code: 'catalogue-unknown' };
+  if (!content) return { code: 'content-unknown' };
   try {
     for (const id of [payload.policyId, ...Object.values(payload.policies ?? {})])
       policyById(id, rules.own);
-    rigOf(payload, { catalogue, units, content: rules.content });
+    rigOf(payload, { catalogue, units, content });
   } catch (error) {
     if (error instanceof RangeError) return { code: 'no-rig' };
     throw error;

@@ -1,3 +1,4 @@
+import { catalogue } from '@nazar/core/catalogue';
 import { AS_SHIPPED } from '@nazar/core/house';
 import { droppedUnits, isAsked, rigWithout } from '@nazar/core/inspection';
 import { countMoved, type KeptStop, type Stop } from '@nazar/core/planning';
@@ -40,6 +41,8 @@ export function useReplanning(walk: Walk, live: Live, zone: string): Replanning 
   useEffect(() => {
     // What happens meanwhile is taken once this one is there.
     if (name === '' || busy || failed.current === name) return;
+    // The planner knows the present catalogue alone; a walk of before an update keeps its order.
+    if (inspection.begun?.catalogueVersion !== catalogue.version) return;
     setBusy(true);
     replan(walk, live, turns, ahead, zone, reference?.content ?? AS_SHIPPED)
       .catch(() => {
