@@ -59,7 +59,7 @@ const LEANS_ON = {
   repair: ['quantity', 'catalogue', 'rig', 'measure', 'grading', 'inspection'],
   report: ['quantity', 'catalogue', 'rig', 'measure', 'grading', 'inspection', 'repair'],
   trend: ['quantity', 'catalogue', 'rig', 'measure', 'grading', 'inspection'],
-  seal: ['report'],
+  seal: ['report', 'inspection'],
   simulate: ['catalogue'],
   standing: ['catalogue', 'house', 'rig', 'grading', 'inspection', 'repair'],
   validation: [

@@ -55,6 +55,9 @@ function describe(file: string, result: Verification): string {
         ...(notes.includes('key-not-compared')
           ? [`  the key was not compared with the depot's: ${seal.key}`]
           : []),
+        ...(notes.includes('end-not-signed')
+          ? ['  the end of the additions is not signed: what was taken off it could not be seen']
+          : []),
         ...(notes.includes('spacing-differs') ? ['  only the spacing of the file differs'] : []),
       ].join('\n');
     }

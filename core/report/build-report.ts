@@ -38,6 +38,8 @@ export interface BuildReportRequest {
   readonly driver: { readonly id: string; readonly name: string };
   /** Hex SHA-256 of the pictures that have arrived, by photo id. */
   readonly photoHashes: ReadonlyMap<string, string>;
+  /** Hex SHA-256 of the log of the walk up to its signature. */
+  readonly log?: string;
 }
 
 /**
@@ -87,6 +89,7 @@ export function buildReport(request: BuildReportRequest): Report {
     phase: begun.phase,
     catalogue: begun.catalogueVersion,
     house: begun.houseVersion,
+    log: request.log,
     notAsked: toNotAsked([
       ...(placed.module.switchedOff ?? []),
       ...rig.barred.flatMap(({ unit: of, check, carries }) =>

@@ -138,6 +138,8 @@ export interface Report {
   readonly catalogue: string;
   /** Version of the depot's own changes to the catalogue, where it has some. */
   readonly house?: number;
+  /** Hex SHA-256 of all that was entered on the walk up to its signature; missing in reports of before. */
+  readonly log?: string;
   /** What the house does not ask of this unit, with its reason. */
   readonly notAsked?: readonly { readonly title: string; readonly reason: string }[];
   readonly policy: {

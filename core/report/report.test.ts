@@ -23,6 +23,8 @@ import {
   FIRST_LINK,
   hashOf,
   isSignatureGood,
+  endOf,
+  makeHead,
   makeSeal,
   nextAdditionLink,
   partDigests,
@@ -92,7 +94,7 @@ const addition: Addition = {
   words: 'Nuts torqued',
   signature,
 };
-const file: ReportFile = {
+const beheaded: ReportFile = {
   report,
   seal,
   additions: [
@@ -106,6 +108,10 @@ const file: ReportFile = {
       }),
     },
   ],
+};
+const file: ReportFile = {
+  ...beheaded,
+  head: makeHead(endOf(beheaded), { sealedAt: '2026-11-25T09:00:01.000Z', publicKey, sign }),
 };
 const text = toFileText(file);
 
@@ -316,7 +322,7 @@ describe('checking a file', () => {
         });
         return { ...before, additions: [...before.additions, { addition: next, seal: sealed }] };
       },
-      { ...file, additions: [] },
+      { ...beheaded, additions: [] },
     );
     const rowOf = (pick: (all: ReportFile['additions']) => ReportFile['additions']) => {
       const result = outcome(toFileText({ ...whole, additions: pick(whole.additions) }));
@@ -336,6 +342,47 @@ describe('checking a file', () => {
       expect(rowOf((all) => [...all, file.additions[0]])).toBe('additions[4].seal.chain');
     });
 
+    describe('whose end is signed', () => {
+      const headed: ReportFile = {
+        ...whole,
+        head: makeHead(endOf(whole), { sealedAt: '2026-11-25T10:00:00.000Z', publicKey, sign }),
+      };
+      const told = (changed: ReportFile) => {
+        const result = outcome(toFileText(changed));
+        return result.outcome === 'changed' ? result.changes[0] : result.outcome;
+      };
+
+      it('finds one that was taken off the end, and says when it was there', () => {
+        expect(told(headed)).toBe('intact');
+        expect(told({ ...headed, additions: headed.additions.slice(0, 3) })).toEqual({
+          path: 'additions[3]',
+          words: 'was removed: there were 4 additions on 2026-11-25T10:00:00.000Z',
+        });
+      });
+
+      it('finds a head that was made up, changed, or is of another report', () => {
+        const { head } = headed;
+        if (!head) throw new Error('no head');
+        const shorter = { ...headed, additions: headed.additions.slice(0, 3) };
+        expect(told({ ...shorter, head: { ...head, count: 3 } })).toMatchObject({
+          path: 'head.signature',
+        });
+        const foreign = makeHead(
+          { ...endOf(whole), of: makeId(1) },
+          { sealedAt: seal.sealedAt, publicKey, sign },
+        );
+        expect(told({ ...headed, head: foreign })).toMatchObject({ path: 'head' });
+        const early = makeHead(endOf(shorter), { sealedAt: seal.sealedAt, publicKey, sign });
+        expect(told({ ...headed, head: early })).toMatchObject({ path: 'head' });
+      });
+
+      it('says of a file without one that its end could not be seen', () => {
+        const noted = outcome(toFileText(whole));
+        expect(noted).toMatchObject({ outcome: 'intact', notes: ['end-not-signed'] });
+        expect(outcome(toFileText(headed))).toMatchObject({ notes: [] });
+      });
+    });
+
     it('takes those of before they were counted, first, and counts on after them', () => {
       const uncounted = [1, 2].map((index) => {
         const next = { ...addition, id: makeId(950 + index) };
@@ -351,8 +398,8 @@ describe('checking a file', () => {
       expect(chain[0].sequence).toBe(3);
       const sealed = makeSeal(next, { chain, sealedAt: seal.sealedAt, publicKey, sign });
       const after = [...uncounted, { addition: next, seal: sealed }];
-      expect(outcome(toFileText({ ...file, additions: after })).outcome).toBe('intact');
-      expect(outcome(toFileText({ ...file, additions: [after[2], ...uncounted] })).outcome).toBe(
+      expect(outcome(toFileText({ ...beheaded, additions: after })).outcome).toBe('intact');
+      expect(outcome(toFileText({ ...beheaded, additions: [after[2], ...uncounted] })).outcome).toBe(
         'changed',
       );
     });

@@ -52,6 +52,14 @@ const seal = shape({
   key: hex(64),
   signature: hex(128),
 });
+const head = shape({
+  of: id,
+  count: { type: 'integer', minimum: 0 },
+  last: hex(64),
+  at: time,
+  key: hex(64),
+  signature: hex(128),
+});
 const unit = { id, number: text, title: text, plate: text, module: text } as const;
 const fitted = { fitted: list(text) };
 const headline = { enum: ['rolls', 'limits', 'stays'] } as const;
@@ -181,6 +189,7 @@ const report = shape(
       },
     ),
     house: { type: 'integer' },
+    log: hex(64),
     notAsked: list(shape({ title: text, reason: text })),
     rig: shape({
       units: { ...list(shape({ ...unit, report: id }, fitted)), minItems: 1 },
@@ -241,5 +250,5 @@ export const reportSchema = {
   $schema: 'http://json-schema.org/draft-07/schema#',
   $id: 'nazar-report-2.schema.json',
   title: 'Nazar vehicle inspection report, versions 1 and 2',
-  ...shape({ report, seal, additions: list(shape({ addition, seal })) }),
+  ...shape({ report, seal, additions: list(shape({ addition, seal })) }, { head }),
 } as const;

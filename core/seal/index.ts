@@ -13,5 +13,7 @@ export {
   type SealRequest,
 } from './seal';
 export { toFileText, verifyReport, type Change, type Note, type Verification } from './verify';
+export { endOf, isHeadGood, makeHead, type SealedHead } from './head';
+export { digestOfLog } from './log-digest';
 export { findAdditionFaults, nextAdditionLink } from './additions';
 export { findChainFaults, type ChainEntry, type ChainFault } from './chain';

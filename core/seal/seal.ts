@@ -3,6 +3,7 @@ import { sha256 } from '@noble/hashes/sha2';
 import { bytesToHex, hexToBytes, utf8ToBytes } from '@noble/hashes/utils';
 import canonicalize from 'canonicalize';
 import type { Addition, Report } from '../report';
+import type { SealedHead } from './head';
 
 /** The unit's previous report, so that none can be left out unseen. */
 export interface ChainLink {
@@ -42,6 +43,8 @@ export interface SealedAddition {
 /** The file that leaves the house. */
 export interface ReportFile extends SealedReport {
   readonly additions: readonly SealedAddition[];
+  /** Missing in files of before, and of reports to which nothing was added since then. */
+  readonly head?: SealedHead;
 }
 
 export const FIRST_LINK = '0'.repeat(64);

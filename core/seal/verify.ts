@@ -1,5 +1,6 @@
 import type { Report } from '../report';
 import { findAdditionFaults } from './additions';
+import { endOf, isHeadGood } from './head';
 import { allDigests, hashOf, isSignatureGood, type ReportFile, type Seal } from './seal';
 
 export interface Change {
@@ -21,7 +22,7 @@ export type Verification =
   | { readonly outcome: 'unknown-key'; readonly key: string }
   | { readonly outcome: 'unreadable'; readonly where: string };
 
-export type Note = 'spacing-differs' | 'key-not-compared';
+export type Note = 'spacing-differs' | 'key-not-compared' | 'end-not-signed';
 
 /**
  * Checks an exported report offline.
@@ -51,15 +52,17 @@ export function verifyReport(text: string, knownKeys: readonly string[]): Verifi
     ]),
   ];
   // The row of the additions is looked at once each of them is known to be whole.
-  if (changes.length === 0) changes.push(...findAdditionFaults(file));
+  if (changes.length === 0) changes.push(...findAdditionFaults(file), ...findHeadFaults(file));
   if (changes.length === 0 && namesIn(text) !== namesOf(file))
     changes.push({ path: 'file', words: 'a name stands twice in one object' });
   if (changes.length > 0) return { outcome: 'changed', changes };
   const keys = [file.seal.key, ...file.additions.map((each) => each.seal.key)];
+  if (file.head) keys.push(file.head.key);
   const foreign = keys.find((key) => knownKeys.length > 0 && !knownKeys.includes(key));
   if (foreign !== undefined) return { outcome: 'unknown-key', key: foreign };
   const notes: Note[] = [];
   if (knownKeys.length === 0) notes.push('key-not-compared');
+  if (!file.head) notes.push('end-not-signed');
   if (text.trimEnd() !== toFileText(file).trimEnd()) notes.push('spacing-differs');
   return { outcome: 'intact', report: file.report, seal: file.seal, notes };
 }
@@ -83,7 +86,7 @@ function namesOf(value: unknown): number {
 }
 
 function isFileShaped(file: unknown): file is ReportFile {
-  const { report, seal, additions } = (file ?? {}) as Partial<ReportFile>;
+  const { report, seal, additions, head } = (file ?? {}) as Partial<ReportFile>;
   const isSeal = (value: unknown) =>
     isObject(value) &&
     isObject((value as Partial<Seal>).parts) &&
@@ -92,6 +95,7 @@ function isFileShaped(file: unknown): file is ReportFile {
     isObject(report) &&
     isSeal(seal) &&
     Array.isArray(additions) &&
+    (head === undefined || isObject(head)) &&
     additions.every((each) => isObject(each?.addition) && isSeal(each.seal))
   );
 }
@@ -102,8 +106,27 @@ function isObject(value: unknown): value is object {
 
 function findOuterChanges(file: ReportFile): Change[] {
   return Object.keys(file)
-    .filter((name) => !['report', 'seal', 'additions'].includes(name))
+    .filter((name) => !['report', 'seal', 'additions', 'head'].includes(name))
     .map((name) => ({ path: name, words: 'does not belong to a report file' }));
+}
+
+/** What was taken off the end of the additions, or put on without the one who seals. */
+function findHeadFaults(file: ReportFile): Change[] {
+  const { head } = file;
+  if (!head) return [];
+  const { of, count, last } = endOf(file);
+  if (!isHeadGood(head)) return [{ path: 'head.signature', words: 'the signature of the head' }];
+  if (head.of !== of) return [{ path: 'head', words: 'belongs to another report' }];
+  if (head.count === count && head.last === last) return [];
+  return [
+    {
+      path: head.count > count ? `additions[${count}]` : 'head',
+      words:
+        head.count > count
+          ? `was removed: there were ${head.count} additions on ${head.at}`
+          : 'does not fit the additions of this file',
+    },
+  ];
 }
 
 function findForeignAddition(file: ReportFile, index: number): Change[] {

@@ -35,13 +35,15 @@ export function reportsRouter(db: Knex): Router {
     const id = await uuid().required().validate(request.params.id);
     const file = await inOrganisation(db, person.organisationId, (trx) => findReport(trx, id));
     if (!file) throw new Problem(404, 'not-found', 'This report is not here.');
-    return { person, report: file.report, seal: file.seal, additions: file.additions };
+    const { inspectionId: _, ...rest } = file;
+    return { person, ...rest };
   };
 
   router.get('/reports/:id', async (request, response) => {
-    const { report, seal, additions } = await load(request);
+    const { person: _, ...file } = await load(request);
+    const { report } = file;
     if (request.query.download !== undefined) response.attachment(`${fileName(report)}.json`);
-    response.type('application/json').send(toFileText({ report, seal, additions }));
+    response.type('application/json').send(toFileText(file));
   });
 
   router.get('/reports/:id/pdf', async (request, response) => {

@@ -1,5 +1,5 @@
 import { ADDITION_TYPES, fold } from '@nazar/core/inspection';
-import { makeSeal, nextAdditionLink } from '@nazar/core/seal';
+import { endOf, makeHead, makeSeal, nextAdditionLink } from '@nazar/core/seal';
 import type { Knex } from 'knex';
 import { inOrganisation } from '../store/connection';
 import { openInspection } from '../store/open-inspection';
@@ -31,21 +31,19 @@ export async function sealAdditions(
     const have = new Set(
       files.flatMap(({ additions }) => additions.map(({ addition }) => addition.id)),
     );
+    const sealer = { sealedAt: now.toISOString(), publicKey: key.publicKey, sign: key.sign };
     for (const addition of await listAdditions(trx, inspection, reportOf)) {
       const file = rows.get(addition.report);
       if (!file || have.has(addition.id)) continue;
       const seal = makeSeal(addition, {
         // An addition hangs on its report and on the addition before it, not on the unit's next report.
         chain: [nextAdditionLink(file)],
-        sealedAt: now.toISOString(),
-        publicKey: key.publicKey,
-        sign: key.sign,
+        ...sealer,
       });
-      await insertAddition(trx, organisationId, inspectionId, { addition, seal });
-      rows.set(addition.report, {
-        ...file,
-        additions: [...file.additions, { addition, seal }],
-      });
+      const longer = { ...file, additions: [...file.additions, { addition, seal }] };
+      const head = makeHead(endOf(longer), sealer);
+      await insertAddition(trx, organisationId, inspectionId, { addition, seal }, head);
+      rows.set(addition.report, { ...longer, head });
     }
   });
 }

@@ -1,6 +1,6 @@
 import { fold } from '@nazar/core/inspection';
 import { buildReport } from '@nazar/core/report';
-import { FIRST_LINK, makeSeal } from '@nazar/core/seal';
+import { digestOfLog, endOf, FIRST_LINK, makeHead, makeSeal } from '@nazar/core/seal';
 import type { Knex } from 'knex';
 import { stand } from '../intake/stand';
 import { openInspection } from '../store/open-inspection';
@@ -34,6 +34,7 @@ export async function sealInspection(
     const reportIds = reportIdsOf(inspectionId, begun.unitIds);
     const hashes = await photoHashes(trx, inspectionId);
     const heads = await lockChainHeads(trx, begun.unitIds);
+    const logDigest = digestOfLog(log);
     let first: { readonly reportId: string; readonly hash: string } | undefined;
     for (const unitId of begun.unitIds) {
       const report = buildReport({
@@ -45,21 +46,28 @@ export async function sealInspection(
         policies: policiesOf(unitId),
         ...names,
         photoHashes: hashes,
+        log: logDigest,
       });
       const head = heads.find((each) => each.unitId === unitId);
-      const seal = makeSeal(report, {
-        chain: [
-          {
-            unit: unitId,
-            sequence: (head?.sequence ?? 0) + 1,
-            previous: head?.hash ?? FIRST_LINK,
-          },
-        ],
+      const sequence = (head?.sequence ?? 0) + 1;
+      const sealer = {
         sealedAt: now.toISOString(),
         publicKey: key.publicKey,
         sign: key.sign,
+      };
+      const seal = makeSeal(report, {
+        chain: [{ unit: unitId, sequence, previous: head?.hash ?? FIRST_LINK }],
+        ...sealer,
       });
-      await insertReport(trx, { organisationId, inspectionId, unitId, report, seal });
+      await insertReport(trx, {
+        organisationId,
+        inspectionId,
+        unitId,
+        report,
+        seal,
+        head: makeHead(endOf({ report, seal, additions: [] }), sealer),
+        chainHead: makeHead({ of: unitId, count: sequence, last: seal.hash }, sealer),
+      });
       first ??= { reportId: report.id, hash: seal.hash };
     }
     if (!first) return undefined;

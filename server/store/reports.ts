@@ -1,5 +1,5 @@
 import type { Report } from '@nazar/core/report';
-import type { ChainEntry, ReportFile, Seal, SealedAddition } from '@nazar/core/seal';
+import type { ChainEntry, ReportFile, Seal, SealedAddition, SealedHead } from '@nazar/core/seal';
 import type { Knex } from 'knex';
 
 export interface StoredReport extends ReportFile {
@@ -34,6 +34,7 @@ async function withAdditions(trx: Knex, row: any): Promise<StoredReport> {
     inspectionId: row.inspection_id,
     report: row.body as Report,
     seal: row.seal as Seal,
+    ...(row.head && { head: row.head as SealedHead }),
     additions: additions.map((each): SealedAddition => ({ addition: each.body, seal: each.seal })),
   };
 }
@@ -51,10 +52,14 @@ export async function chainOfUnit(trx: Knex, unitId: string) {
      select report_id, sequence, previous, hash, true from removals where unit_id = ?`,
     [unitId, unitId, unitId],
   );
-  const head = await trx('chain_heads').where({ unit_id: unitId }).first('sequence', 'hash');
+  const row = await trx('chain_heads')
+    .where({ unit_id: unitId })
+    .first('sequence', 'hash', 'signed');
   return {
     entries: rows as ChainEntry[],
-    head: head as { sequence: number; hash: string } | undefined,
+    head: row && { sequence: row.sequence as number, hash: row.hash as string },
+    /** Missing where the last report was sealed before heads were signed. */
+    signed: (row?.signed ?? undefined) as SealedHead | undefined,
   };
 }
 
@@ -79,6 +84,10 @@ export interface NewReport {
   readonly unitId: string;
   readonly report: Report;
   readonly seal: Seal;
+  /** Of the report, to which nothing is added yet. */
+  readonly head: SealedHead;
+  /** Of the row of its unit's reports. */
+  readonly chainHead: SealedHead;
 }
 
 export async function insertReport(trx: Knex, entry: NewReport): Promise<void> {
@@ -89,6 +98,7 @@ export async function insertReport(trx: Knex, entry: NewReport): Promise<void> {
     unit_id: entry.unitId,
     body: JSON.stringify(entry.report),
     seal: JSON.stringify(entry.seal),
+    head: JSON.stringify(entry.head),
     sealed_at: entry.seal.sealedAt,
   });
   await trx('inspection_units')
@@ -101,9 +111,10 @@ export async function insertReport(trx: Knex, entry: NewReport): Promise<void> {
         organisation_id: entry.organisationId,
         sequence: link.sequence,
         hash: entry.seal.hash,
+        signed: JSON.stringify(entry.chainHead),
       })
       .onConflict('unit_id')
-      .merge(['sequence', 'hash']);
+      .merge(['sequence', 'hash', 'signed']);
 }
 
 export async function insertAddition(
@@ -111,7 +122,11 @@ export async function insertAddition(
   organisationId: string,
   inspectionId: string,
   { addition, seal }: SealedAddition,
+  head: SealedHead,
 ): Promise<void> {
+  await trx('reports')
+    .where({ id: addition.report })
+    .update({ head: JSON.stringify(head) });
   await trx('additions')
     .insert({
       id: addition.id,

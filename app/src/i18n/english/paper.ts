@@ -154,6 +154,8 @@ export const paper = {
     unknownKeyWords: 'The seal is whole, but its key is none of this depot’s: {{key}}',
     unreadable: 'Not readable',
     'key-not-compared': 'The key could not be compared with the depot’s: {{key}}',
+    'end-not-signed':
+      'The end of the additions is not signed: what was taken off it could not be seen.',
     'spacing-differs': 'Only the spacing of the file differs.',
     sealedAt: 'Sealed {{when}}, report {{sequence}} of its unit',
   },
