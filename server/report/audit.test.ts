@@ -136,7 +136,7 @@ it.each<[string, (trx: Knex.Transaction) => PromiseLike<unknown>, RegExp]>([
   ],
   [
     'the row of walks',
-    (trx) => trx('inspections').where({ id: walk }).update({ headline: 'rolls' }),
+    (trx) => trx('inspections').where({ id: former }).update({ headline: 'limits' }),
     /the table of walks says something else/,
   ],
   [

@@ -113,8 +113,14 @@ async function auditReport(
     add('the log does not name this seal');
 
   const walk = await trx('inspections').where({ id: inspectionId }).first();
+  const signedAt = Date.parse(report.signedAt);
   const headline = report.rig?.headline ?? report.verdict.headline;
-  if (walk?.headline !== headline || walk.signed_at?.toISOString() !== report.signedAt)
+  // What came after the signature may have changed how the walk stands; the report stays as it was.
+  const isUnchanged = events.every(({ type, at }) => type === 'sealed' || at <= signedAt);
+  if (
+    walk?.signed_at?.toISOString() !== report.signedAt ||
+    (isUnchanged && walk.headline !== headline)
+  )
     add('the table of walks says something else of it');
 
   for (const { id, sha256 } of report.defects.flatMap(({ photos }) => photos)) {

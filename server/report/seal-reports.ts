@@ -83,7 +83,10 @@ export async function sealInspection(
       version: 1,
       payload: first,
     });
-    await trx('inspections').where({ id: inspectionId }).update({ report_id: first.reportId });
+    // Another walk may have found something between signing and sealing: the table says what the report says.
+    await trx('inspections')
+      .where({ id: inspectionId })
+      .update({ report_id: first.reportId, headline: assessment.verdict.headline });
     return first.reportId;
   });
 }

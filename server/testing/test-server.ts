@@ -120,7 +120,8 @@ export async function startTestServer(): Promise<TestServer> {
   };
 }
 
-async function insertWorld(owner: Knex): Promise<void> {
+/** The organisations, depots, people and units that tests share. */
+export async function insertWorld(owner: Knex): Promise<void> {
   const pinHash = await hash(PIN, { memoryCost: 1024, timeCost: 1 });
   await owner('organisations').insert([halvern, abroad]);
   const worlds = [
