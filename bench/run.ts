@@ -2,6 +2,7 @@ import { benchApp } from './app';
 import { benchHostile } from './hostile';
 import { benchJudging } from './judging';
 import { benchKills } from './kills';
+import { benchPhones } from './phones';
 import { benchPlanning } from './planning';
 import { benchRigs } from './rigs';
 import { benchServer } from './server';
@@ -14,6 +15,7 @@ async function main(): Promise<void> {
   if (only.length === 0 || only.includes('server')) await benchServer();
   if (only.length === 0 || only.includes('hostile'))
     await benchHostile(only.includes('hostile') ? 100_000 : 5_000);
+  if (only.length === 0 || only.includes('phones')) await benchPhones();
   if (only.length === 0 || only.includes('kills')) benchKills(only.includes('kills') ? 20 : 3);
   if (only.length === 0 || only.includes('app')) await benchApp();
 }

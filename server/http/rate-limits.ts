@@ -1,6 +1,8 @@
 import { ipKeyGenerator, rateLimit, type Store } from 'express-rate-limit';
+import type { Request } from 'express';
 import type { Knex } from 'knex';
-import { countTry, forgetCounter, takeBackTry } from '../store/rate-counters';
+import pLimit from 'p-limit';
+import { countTry, forgetCounter, readCounter, takeBackTry } from '../store/rate-counters';
 import { Problem } from './problems';
 
 /** Counters in PostgreSQL, so that every process behind a load balancer counts the same. */
@@ -20,30 +22,41 @@ function countersIn(db: Knex, prefix: string): Store {
   };
 }
 
-/**
- * Answers 429 beyond so many requests a minute, of a person or, before anybody is signed in, of an address.
- * @param options.onlyFailures what succeeded is not counted: many people may stand behind one address
- */
-export function limitRate(
-  db: Knex,
-  prefix: string,
-  perMinute: number,
-  { onlyFailures = false }: { readonly onlyFailures?: boolean } = {},
-) {
+const tooMany = () =>
+  new Problem(429, 'too-many', 'Too many tries in one minute. Wait a minute and try again.');
+
+/** Answers 429 beyond so many requests a minute, of a person or, before anybody is signed in, of an address. */
+export function limitRate(db: Knex, prefix: string, perMinute: number) {
   return rateLimit({
     windowMs: 60_000,
     limit: perMinute,
-    skipSuccessfulRequests: onlyFailures,
     standardHeaders: 'draft-8',
     legacyHeaders: false,
     store: countersIn(db, prefix),
     keyGenerator: (request) => request.person?.id ?? ipKeyGenerator(request.ip ?? ''),
     handler: () => {
-      throw new Problem(
-        429,
-        'too-many',
-        'Too many tries in one minute. Wait a minute and try again.',
-      );
+      throw tooMany();
     },
   });
+}
+
+/**
+ * Lets an address fail so often a minute and no more; what succeeds is not counted, neither while it is tried nor afterwards: a whole
+ * yard may sign in at six behind one address. Tries stand in line, a few at a time, and whether there were too many is looked at when
+ * it is one's turn, so that nobody gets past by trying side by side.
+ */
+export function limitFailures(db: Knex, prefix: string, perMinute: number, atOnce: number) {
+  const line = pLimit(atOnce);
+  /** @throws {Problem} too-many */
+  return <T>(request: Request, work: () => Promise<T>): Promise<T> =>
+    line(async () => {
+      const key = `${prefix}:${ipKeyGenerator(request.ip ?? '')}`;
+      if ((await readCounter(db, key)) >= perMinute) throw tooMany();
+      try {
+        return await work();
+      } catch (error) {
+        await countTry(db, key, 60_000);
+        throw error;
+      }
+    });
 }

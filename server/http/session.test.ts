@@ -116,6 +116,24 @@ describe('signing in', () => {
     for (let tries = 0; tries < 25; tries += 1) await signIn('Imre Dahl', PIN).expect(200);
   });
 
+  it('lets a whole yard sign in at the same moment behind one address', async () => {
+    const answers = await Promise.all(
+      Array.from({ length: 40 }, (_, index) =>
+        signIn(index % 2 === 0 ? 'Jonah Sterk' : 'Henk Lorring', PIN),
+      ),
+    );
+    expect([...new Set(answers.map(({ status }) => status))]).toEqual([200]);
+  });
+
+  it('lets nobody get past by trying many names side by side', async () => {
+    const answers = await Promise.all(
+      Array.from({ length: 80 }, (_, index) => signIn(`Side ${index}`, '1234')),
+    );
+    const looked = answers.filter(({ status }) => status === 401).length;
+    expect(looked).toBeGreaterThanOrEqual(20);
+    expect(looked).toBeLessThanOrEqual(24);
+  });
+
   it('refuses what a page of another site sends, and nothing of its own', async () => {
     const from = (origin: string) =>
       request(server.app)

@@ -17,7 +17,7 @@ import {
 } from '../store/sessions';
 import { authenticate, personOf, SESSION_COOKIE } from './authenticate';
 import { Problem } from './problems';
-import { limitRate } from './rate-limits';
+import { limitFailures } from './rate-limits';
 
 const WRONG_TRIES = 5;
 const LOCK_MINUTES = 15;
@@ -49,50 +49,48 @@ export function sessionRouter(db: Knex, configuration: Configuration): Router {
   // A name nobody has takes as long as one with a wrong PIN.
   const nobody = hash('0000', { memoryCost: 19_456, timeCost: 2 });
 
-  router.post(
-    '/session',
-    limitRate(db, 'sign-in', 20, { onlyFailures: true }),
-    async (request, response) => {
-      const { name, pin } = await signInSchema.validate(request.body, {
-        strict: true,
-        abortEarly: true,
-      });
+  const inLine = limitFailures(db, 'sign-in', 20, 4);
+
+  router.post('/session', async (request, response) => {
+    const device = deviceOf(request);
+    const { name, person } = await inLine(request, async () => {
+      const tried = await signInSchema.validate(request.body, { strict: true, abortEarly: true });
       // Counted before the PIN is looked at, so that tries side by side all count; a name that nobody has is answered like any other.
-      const device = deviceOf(request);
-      const counter = await counterOf(db, name, device);
+      const counter = await counterOf(db, tried.name, device);
       const { hits, resetAt } = await countTry(db, counter, LOCK_MINUTES * 60_000);
       if (hits > WRONG_TRIES) throw locked(resetAt);
-      const signIn = await findSignIn(db, name);
-      if (!(await verify(signIn?.pinHash ?? (await nobody), pin)) || !signIn)
+      const signIn = await findSignIn(db, tried.name);
+      if (!(await verify(signIn?.pinHash ?? (await nobody), tried.pin)) || !signIn)
         throw hits >= WRONG_TRIES ? locked(resetAt) : wrong();
       await forgetCounter(db, counter);
-      const token = device ?? randomBytes(32).toString('base64url');
-      await rememberDevice(db, token, name, DEVICE_DAYS);
-      const person = await findPerson(db, signIn.organisationId, signIn.personId);
-      if (!person) throw wrong();
-      const session = await openSession(
-        db,
-        person,
-        configuration.sessionHours,
-        kindOfDevice(request.get('user-agent')),
-      );
-      response.cookie(DEVICE_COOKIE, token, {
-        httpOnly: true,
-        sameSite: 'strict',
-        secure: configuration.secureCookies,
-        maxAge: DEVICE_DAYS * 86_400_000,
-        path: '/api/session',
-      });
-      response.cookie(SESSION_COOKIE, session, {
-        httpOnly: true,
-        sameSite: 'strict',
-        secure: configuration.secureCookies,
-        maxAge: configuration.sessionHours * 3_600_000,
-        path: '/',
-      });
-      response.json({ person: publicPerson(person) });
-    },
-  );
+      const found = await findPerson(db, signIn.organisationId, signIn.personId);
+      if (!found) throw wrong();
+      return { name: tried.name, person: found };
+    });
+    const token = device ?? randomBytes(32).toString('base64url');
+    await rememberDevice(db, token, name, DEVICE_DAYS);
+    const session = await openSession(
+      db,
+      person,
+      configuration.sessionHours,
+      kindOfDevice(request.get('user-agent')),
+    );
+    response.cookie(DEVICE_COOKIE, token, {
+      httpOnly: true,
+      sameSite: 'strict',
+      secure: configuration.secureCookies,
+      maxAge: DEVICE_DAYS * 86_400_000,
+      path: '/api/session',
+    });
+    response.cookie(SESSION_COOKIE, session, {
+      httpOnly: true,
+      sameSite: 'strict',
+      secure: configuration.secureCookies,
+      maxAge: configuration.sessionHours * 3_600_000,
+      path: '/',
+    });
+    response.json({ person: publicPerson(person) });
+  });
 
   router.get('/session', authenticate(db), (request, response) => {
     response.json({ person: publicPerson(personOf(request)) });

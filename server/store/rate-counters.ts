@@ -21,6 +21,15 @@ export async function countTry(
   return { hits: rows[0].hits, resetAt: rows[0].reset_at };
 }
 
+/** How often it was counted in the window that runs now. */
+export async function readCounter(db: Knex, key: string): Promise<number> {
+  const row = await db('rate_counters')
+    .where({ key })
+    .where('reset_at', '>', db.fn.now())
+    .first('hits');
+  return (row?.hits as number | undefined) ?? 0;
+}
+
 export async function takeBackTry(db: Knex, key: string): Promise<void> {
   await db('rate_counters').where({ key }).decrement('hits', 1);
 }
