@@ -151,25 +151,28 @@ export function assess(request: AssessRequest): Assessment {
   // A test that was left out because of what was found; what nobody saw takes its worst all the same.
   const isBarred = ({ instance, state }: InstanceAssessment) =>
     state === 'not-looked' && barred.get(instance.key)?.state === 'major';
-  const found = [
-    ...states.flatMap((each) =>
-      toFinding(each, situationOf(each.instance), company, {
-        barred: isBarred(each),
-        mended:
-          inspection.certifications.length === 0
-            ? undefined
-            : mendedSince(
-                each.instance,
-                inspection,
-                policiesOf(each.instance.unit.id).some(
-                  ({ signatures }) => signatures.repair === 'mechanic-and-agent',
+  // What follows for today is asked of a walk that is shown or signed, and not with each entry that comes in.
+  const findings = once(() => {
+    const found = [
+      ...states.flatMap((each) =>
+        toFinding(each, situationOf(each.instance), company, {
+          barred: isBarred(each),
+          mended:
+            inspection.certifications.length === 0
+              ? undefined
+              : mendedSince(
+                  each.instance,
+                  inspection,
+                  policiesOf(each.instance.unit.id).some(
+                    ({ signatures }) => signatures.repair === 'mechanic-and-agent',
+                  ),
                 ),
-              ),
-      }),
-    ),
-    ...carriedFindings({ ...request, inspection }, byKey),
-  ];
-  const findings = markLifted(addUpMinors(found, request), inspection.overrides);
+        }),
+      ),
+      ...carriedFindings({ ...request, inspection }, byKey),
+    ];
+    return markLifted(addUpMinors(found, request), inspection.overrides);
+  });
   const notAsked = new Set(
     gone.size === 0
       ? []
@@ -182,24 +185,37 @@ export function assess(request: AssessRequest): Assessment {
     // What stays behind is not asked any more; on its own report it is not looked at.
     .filter(({ instance }) => !notAsked.has(instance.key))
     .map(({ instance }) => instance);
+  const verdict = once(() =>
+    decideVerdict({
+      capabilities: rig.capabilities,
+      towed: new Set(rig.units.flatMap(({ unit, towed }) => (towed ? [unit.id] : []))),
+      findings: gone.size === 0 ? findings() : findings().filter(isOfTheRig),
+    }),
+  );
   return {
     byKey,
     answered: states.length - missing.length,
     total: states.length,
     missing,
-    findings,
+    get findings() {
+      return findings();
+    },
     barred,
     openStops: new Set(
       request.known
         .filter(({ grade, key }) => grade === 'major' && byKey.get(key)?.state === 'unanswered')
         .map(({ key }) => key),
     ),
-    verdict: decideVerdict({
-      capabilities: rig.capabilities,
-      towed: new Set(rig.units.flatMap(({ unit, towed }) => (towed ? [unit.id] : []))),
-      findings: gone.size === 0 ? findings : findings.filter(isOfTheRig),
-    }),
+    get verdict() {
+      return verdict();
+    },
   };
+}
+
+/** Worked out when it is first asked for. */
+function once<T>(work: () => T): () => T {
+  let made: { readonly value: T } | undefined;
+  return () => (made ??= { value: work() }).value;
 }
 
 export function circumstancesOf(inspection: Inspection, rig: Rig): ReadonlySet<Circumstance> {

@@ -70,9 +70,12 @@ async function sealWhatFollows(
   const inEveryReport = taken
     .filter(({ type }) => ['acknowledged', 'certified', 'countersigned'].includes(type as string))
     .map(({ payload }) => payload?.defectId as string);
-  const reportedIn = await inOrganisation(db, person.organisationId, (trx) =>
-    trx('defect_reports').whereIn('defect_id', inEveryReport).distinct('inspection_id'),
-  );
+  const reportedIn =
+    inEveryReport.length === 0
+      ? []
+      : await inOrganisation(db, person.organisationId, (trx) =>
+          trx('defect_reports').whereIn('defect_id', inEveryReport).distinct('inspection_id'),
+        );
   for (const id of new Set([
     ...inspectionsWith(...ADDITION_TYPES),
     ...reportedIn.map((row) => row.inspection_id as string),

@@ -38,11 +38,10 @@ export async function openSession(
 
 /** The person of a live session; undefined when it is unknown or has run out. */
 export async function findSession(db: Knex, token: string): Promise<Person | undefined> {
-  const session = await db('sessions')
-    .where({ token_hash: hashToken(token) })
-    .where('expires_at', '>', db.fn.now())
-    .first('person_id', 'organisation_id');
-  return session && findPerson(db, session.organisation_id, session.person_id);
+  const { rows } = await db
+    .raw('select * from person_of_session(?)', [hashToken(token)])
+    .options({ name: 'person-of-session' });
+  return rows[0] as Person | undefined;
 }
 
 export async function closeSession(db: Knex, token: string): Promise<void> {
