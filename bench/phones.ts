@@ -64,7 +64,8 @@ export async function benchPhones(): Promise<void> {
     );
     print('p95', `${percentile(times, 0.95).toFixed(0)} ms`, 'under 500 ms');
     print('entries refused', String(refused), '0');
-    await largeWalk(world.owner, port);
+    const report = await largeWalk(world.owner, port);
+    await besideHeavyWork(port, report);
   } finally {
     server.kill('SIGTERM');
     await world.close();
@@ -152,8 +153,8 @@ async function walk(
   return refused;
 }
 
-/** A signed walk of the largest rig in one request. */
-async function largeWalk(owner: Knex, port: number): Promise<void> {
+/** A signed walk of the largest rig in one request. Returns the id of a report. */
+async function largeWalk(owner: Knex, port: number): Promise<string> {
   const composed = composeLargest();
   const units = composed.units.map(({ unit }) => ({ ...unit, id: anyId() }));
   await inOrganisation(owner, halvern.id, (trx) =>
@@ -174,6 +175,7 @@ async function largeWalk(owner: Knex, port: number): Promise<void> {
   const cookie = await signIn(port, people.tove.name);
   const times: number[] = [];
   let answered = '';
+  let report = '';
   for (let round = 0; round < 12; round += 1) {
     const log = makeLog();
     log.add('begun', begunOf(rig));
@@ -186,6 +188,7 @@ async function largeWalk(owner: Knex, port: number): Promise<void> {
     log.add('signed', { signature, headline: 'stays' });
     const laterBy = Date.now() - 3_600_000 - (log.events[0] as AnyEvent).at;
     const events = asWalkOf(people.tove, log.events, laterBy);
+    report = (events[0] as AnyEvent).inspectionId;
     const began = performance.now();
     const answer = await post(port, '/api/events', { events }, cookie);
     const { answers } = (await answer.json()) as { answers: { status: string; code?: string }[] };
@@ -196,5 +199,44 @@ async function largeWalk(owner: Knex, port: number): Promise<void> {
     `a signed walk of ${rig.instances.length} checks taken in and sealed`,
     `${median(times).toFixed(0)} ms`,
     `360 checks under 120 ms (${answered})`,
+  );
+  return report;
+}
+
+/** How long a small request takes while reports are printed and content is checked. */
+async function besideHeavyWork(port: number, report: string): Promise<void> {
+  const cookie = await signIn(port, people.tove.name);
+  const supervisor = await signIn(port, people.ilka.name);
+  const get = (path: string, by: string) =>
+    fetch(`http://127.0.0.1:${port}${path}`, { headers: { Cookie: by } });
+  const file: unknown = await (await get('/api/content/file', supervisor)).json();
+  let done = 0;
+  let over = false;
+  const again = async (work: () => Promise<Response>) => {
+    while (!over) {
+      await (await work()).arrayBuffer();
+      done += 1;
+    }
+  };
+  const heavy = [
+    again(() => get(`/api/reports/${report}/pdf`, cookie)),
+    again(() => get(`/api/reports/${report}/pdf`, cookie)),
+    again(() =>
+      post(port, '/api/content/file', { basedOn: 99, words: 'as before', file }, supervisor),
+    ),
+  ];
+  const times: number[] = [];
+  for (let count = 0; count < 100; count += 1) {
+    const began = performance.now();
+    await (await get('/api/session', cookie)).arrayBuffer();
+    times.push(performance.now() - began);
+    await pause(50);
+  }
+  over = true;
+  await Promise.all(heavy);
+  print(
+    `a small request while ${done} reports and content files are worked on, p95`,
+    `${percentile(times, 0.95).toFixed(0)} ms`,
+    'under 300 ms',
   );
 }

@@ -5,6 +5,7 @@ import { catalogue } from '@nazar/core/catalogue';
 import type { Knex } from 'knex';
 import { pino } from 'pino';
 import { readConfiguration, type Configuration } from './configuration';
+import { closeHeavy } from './heavy/pool';
 import { createApp } from './http/app';
 import { openSealKey } from './report/seal-key';
 import { ownJobs } from './jobs/jobs';
@@ -46,6 +47,7 @@ async function main(): Promise<void> {
     scheduler.stop();
     server.closeIdleConnections();
     server.close(() => void db.destroy());
+    void closeHeavy();
     setTimeout(() => server.closeAllConnections(), 2000).unref();
   };
   process.once('SIGTERM', stop);

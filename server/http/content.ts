@@ -1,7 +1,7 @@
 import { catalogue } from '@nazar/core/catalogue';
 import type { HouseContent } from '@nazar/core/house';
 import { plainText } from '@nazar/core/fields';
-import { findHouseFaults, readCatalogueFile, toCatalogueFile } from '@nazar/core/validation';
+import { toCatalogueFile } from '@nazar/core/validation';
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import { v4 as newId } from 'uuid';
@@ -13,6 +13,7 @@ import {
   listContentVersions,
   presentContent,
 } from '../store/house-contents';
+import { doHeavy } from '../heavy/pool';
 import { catalogueOf } from '../store/catalogue-versions';
 import { insertRuleChange } from '../store/rules';
 import type { Person } from '../store/sessions';
@@ -79,7 +80,10 @@ export function contentRouter(db: Knex): Router {
   router.put('/content', async (request, response) => {
     const person = supervisorOf(request);
     const { basedOn, words, content } = await changeSchema.validate(request.body, { strict: true });
-    const faults = findHouseFaults({ ...content, version: basedOn }, catalogue);
+    const faults = await doHeavy('content-faults', {
+      ...(content as HouseContent),
+      version: basedOn,
+    });
     if (faults.length > 0) throw new Problem(422, 'content-faults', faults.join('\n'));
     const version = await keep(db, person, basedOn, words, content as HouseContent);
     response.status(201).json({ version });
@@ -88,7 +92,7 @@ export function contentRouter(db: Knex): Router {
   router.post('/content/file', async (request, response) => {
     const person = supervisorOf(request);
     const { basedOn, words, file } = await fileSchema.validate(request.body, { strict: true });
-    const found = readCatalogueFile(file, catalogue);
+    const found = await doHeavy('catalogue-file', file);
     if (!found.ok) throw new Problem(422, 'content-faults', found.faults.join('\n'));
     const version = await keep(db, person, basedOn, words, found.content);
     response.status(201).json({ version });

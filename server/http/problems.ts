@@ -1,5 +1,6 @@
 import type { ErrorRequestHandler, RequestHandler, Response } from 'express';
 import { ValidationError } from 'yup';
+import { TooBusy } from '../heavy/pool';
 import { isDatabaseGone } from '../store/connection';
 
 /** Errors a route can answer with; `detail` is a sentence that a person can act on. */
@@ -55,6 +56,13 @@ function toProblem(error: unknown): Problem {
       'database-away',
       'The records cannot be reached just now. Your entries stay on this device and are sent again by themselves.',
       { 'Retry-After': '5' },
+    );
+  if (error instanceof TooBusy)
+    return new Problem(
+      503,
+      'too-busy',
+      'The server has too much of this to do just now. Try again in a minute; nothing is lost.',
+      { 'Retry-After': '60' },
     );
   const { type, status } = error as { type?: string; status?: number };
   if (type === 'entity.parse.failed')

@@ -3,8 +3,9 @@ import { reportSchema } from '@nazar/core/report';
 import { toFileText } from '@nazar/core/seal';
 import { Router, type Request } from 'express';
 import type { Knex } from 'knex';
+import { doHeavy } from '../heavy/pool';
 import { toCsv } from '../report/report-csv';
-import { renderReport, type Paper } from '../report/pdf/render-report';
+import type { Paper } from '../report/pdf/render-report';
 import { inOrganisation } from '../store/connection';
 import { findPhoto } from '../store/photos';
 import { findReport, listSealKeys } from '../store/reports';
@@ -63,7 +64,7 @@ export function reportsRouter(db: Knex): Router {
     const habit = await db('organisations')
       .where({ id: person.organisationId })
       .first('units_habit');
-    const pdf = await renderReport({
+    const pdf = await doHeavy('report-pdf', {
       report,
       seal,
       additions,
@@ -74,7 +75,7 @@ export function reportsRouter(db: Knex): Router {
     response
       .set('Content-Disposition', `inline; filename="${fileName(report)}.pdf"`)
       .type('application/pdf')
-      .send(pdf);
+      .send(Buffer.from(pdf));
   });
 
   router.get('/reports/:id/:table.csv', async (request, response) => {

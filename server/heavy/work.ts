@@ -1,0 +1,22 @@
+import { catalogue } from '@nazar/core/catalogue';
+import type { HouseContent } from '@nazar/core/house';
+import { findHouseFaults, readCatalogueFile } from '@nazar/core/validation';
+import workerpool from 'workerpool';
+import { renderReport, type RenderRequest } from '../report/pdf/render-report';
+
+/** What takes so long that it is done beside the loop that answers; runs in a thread of the pool. */
+const WORKS = {
+  'report-pdf': async (request: RenderRequest): Promise<Uint8Array> =>
+    renderReport({
+      ...request,
+      // A buffer comes over as plain bytes.
+      photos: new Map([...request.photos].map(([id, bytes]) => [id, Buffer.from(bytes)])),
+    }),
+  'content-faults': async (content: HouseContent) =>
+    Promise.resolve(findHouseFaults(content, catalogue)),
+  'catalogue-file': async (file: unknown) => Promise.resolve(readCatalogueFile(file, catalogue)),
+};
+
+export type HeavyWork = typeof WORKS;
+
+workerpool.worker(WORKS);
