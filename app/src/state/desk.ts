@@ -33,7 +33,9 @@ export interface SetAside {
   readonly id: string;
   readonly person: string;
   readonly count: number;
-  /** The sentence that the driver was told. */
+  /** Why, as a code that `desk.reasons` has words for. */
+  readonly code: string;
+  /** What exactly was wrong, or the sentence that the driver was told. */
   readonly detail: string;
   readonly receivedAt: string;
 }

@@ -32,15 +32,16 @@ export function SetAsideCard({
       <Heading level={2}>{t('desk.setAside')}</Heading>
       <Soft>{t('desk.setAsideWhy')}</Soft>
       {trouble ? <Body role="alert">{trouble}</Body> : null}
-      {entries.map(({ id, person, count, detail, receivedAt }) => (
+      {entries.map(({ id, person, count, code, detail, receivedAt }) => (
         <View key={id} className="gap-1 border-t border-line pt-2">
           <Body className="font-thick">
             {`${person} · ${t('desk.entries', { count })} · ${formatWhen(receivedAt)}`}
           </Body>
-          <Body>{detail}</Body>
+          <Body>{t(`desk.reasons.${code}`)}</Body>
+          <Soft>{detail}</Soft>
           {mayForget ? (
             <Button
-              look="quiet"
+              className="self-start"
               title={t('desk.lookedAfter')}
               label={t('desk.lookedAfterOf', { person })}
               onPress={() => void forget(id)}

@@ -37,12 +37,12 @@ export function useReplanning(walk: Walk, live: Live, zone: string): Replanning 
     ahead,
     taken: new Set(plan?.taken),
   });
-  const name = turns.map(({ id }) => id).join(' ');
+  // The planner knows the present catalogue alone; a walk of before an update keeps its order.
+  const isPlannable = inspection.begun?.catalogueVersion === catalogue.version;
+  const name = isPlannable ? turns.map(({ id }) => id).join(' ') : '';
   useEffect(() => {
     // What happens meanwhile is taken once this one is there.
     if (name === '' || busy || failed.current === name) return;
-    // The planner knows the present catalogue alone; a walk of before an update keeps its order.
-    if (inspection.begun?.catalogueVersion !== catalogue.version) return;
     setBusy(true);
     replan(walk, live, turns, ahead, zone, reference?.content ?? AS_SHIPPED)
       .catch(() => {

@@ -71,6 +71,18 @@ export const office = {
       'These entries are still on the phone they were made on. Talk with whoever made them; what they saw may have to be entered again.',
     entries_one: '{{count}} entry',
     entries_other: '{{count}} entries',
+    reasons: {
+      malformed: 'The phone sent something that cannot be read. Reload the app on it.',
+      'unknown-type': 'The app on the phone is newer than the server. Update the server.',
+      'id-taken': 'Another entry has the same number. It must be entered again.',
+      'not-storable': 'The server could not keep it; the reason is in the log of the server.',
+      'clock-ahead': 'The clock of the phone was ahead. Set it, then enter these again.',
+      'catalogue-unknown':
+        'The walk was made with content that this server never had. Reload the app and walk again.',
+      'content-unknown':
+        'The walk was made by house rules that this depot never had. Reload the app and walk again.',
+      'no-rig': 'The vehicles of the walk make no rig. Choose them anew and walk again.',
+    },
     lookedAfter: 'Looked after',
     lookedAfterOf: 'Looked after: entries of {{person}}',
     paceWhy:
