@@ -1,88 +1,9 @@
 /**
- * The rules of the house (docs/architecture.md), checked by a tool: who may import whom,
+ * The rules of the house (docs/architecture.md), checked by a tool: who in the app may import whom (core and server: fences.config.cjs),
  * where SQL, HTTP and fetch may stand, and that the core has no clock, chance or I/O of its own.
  */
 import importPlugin from 'eslint-plugin-import';
 import parser from '@typescript-eslint/parser';
-
-const CORE = [
-  'quantity',
-  'vehicle',
-  'judge',
-  'catalogue',
-  'house',
-  'rig',
-  'road',
-  'planning',
-  'planner',
-  'procedure',
-  'measure',
-  'grading',
-  'inspection',
-  'repair',
-  'trend',
-  'report',
-  'seal',
-  'validation',
-  'practice',
-  'walking',
-  'simulate',
-  'standing',
-  'fields',
-];
-
-/** Each room of the core with the rooms that it may lean on. */
-const LEANS_ON = {
-  quantity: [],
-  vehicle: [],
-  catalogue: ['quantity', 'vehicle'],
-  house: ['quantity', 'catalogue'],
-  rig: ['quantity', 'vehicle', 'catalogue', 'house'],
-  fields: ['catalogue', 'rig'],
-  planning: ['quantity', 'vehicle', 'catalogue', 'rig'],
-  planner: ['quantity', 'vehicle', 'catalogue', 'rig', 'planning'],
-  // A second telling of what may never be: it reads neither the table nor anything that obeys it.
-  judge: ['catalogue', 'rig'],
-  procedure: ['quantity', 'catalogue', 'rig'],
-  measure: ['quantity', 'catalogue', 'rig'],
-  grading: ['quantity', 'catalogue', 'rig', 'measure', 'planning'],
-  inspection: [
-    'quantity',
-    'vehicle',
-    'catalogue',
-    'rig',
-    'fields',
-    'measure',
-    'planning',
-    'grading',
-  ],
-  repair: ['quantity', 'catalogue', 'rig', 'measure', 'grading', 'inspection'],
-  report: ['quantity', 'catalogue', 'rig', 'measure', 'grading', 'inspection', 'repair'],
-  trend: ['quantity', 'catalogue', 'rig', 'measure', 'grading', 'inspection'],
-  seal: ['report', 'inspection'],
-  simulate: ['catalogue'],
-  standing: ['catalogue', 'house', 'rig', 'grading', 'inspection', 'repair'],
-  validation: [
-    'quantity',
-    'vehicle',
-    'catalogue',
-    'house',
-    'fields',
-    'planning',
-    'grading',
-    'inspection',
-  ],
-  walking: [
-    'quantity',
-    'vehicle',
-    'catalogue',
-    'rig',
-    'planning',
-    'planner',
-    'grading',
-    'inspection',
-  ],
-};
 
 const FEATURES = [
   'begin',
@@ -119,13 +40,6 @@ const zones = [
     from: ['./server', './e2e'],
     message: 'The app talks to the server over HTTP only.',
   },
-  ...Object.entries(LEANS_ON).map(([room, leans]) => ({
-    target: `./core/${room}/!(*.test).ts`,
-    from: CORE.filter((each) => each !== room && !leans.includes(each)).map(
-      (each) => `./core/${each}`,
-    ),
-    message: `core/${room} leans only on ${leans.join(', ') || 'nothing'}.`,
-  })),
   ...FEATURES.map((feature) => ({
     target: `./app/src/features/${feature}`,
     from: FEATURES.filter((each) => each !== feature).map((each) => `./app/src/features/${each}`),

@@ -103,6 +103,7 @@ const GROUPS = [
       ['format', whole('format:check')],
       ['lint', whole('lint')],
       ['house rules', whole('house')],
+      ['fences', whole('fences')],
     ],
     [['types', whole('types')]],
   ],

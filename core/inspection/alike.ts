@@ -1,7 +1,7 @@
 import type { Check, Combination } from '../catalogue';
-import type { Together } from '../grading';
-import type { Rig } from '../rig';
-import type { KnownDefect } from './assess';
+import type { CompanyOf, Together } from '../grading';
+import type { CheckInstance, Rig } from '../rig';
+import type { KnownDefect } from './assessment';
 import { faultsOf, isMended, type Answer } from './answers';
 import type { Inspection } from './inspection';
 
@@ -132,4 +132,14 @@ function symptomsAt(
 function isPart(part: Combination['parts'][number], { checkId, symptomId }: Standing): boolean {
   if (part.check !== checkId) return false;
   return !part.symptoms || symptomId === undefined || part.symptoms.includes(symptomId);
+}
+
+/** With what else each symptom of a check stands on its unit. */
+export function companyAt({ unit, check }: CheckInstance, company: Company): CompanyOf {
+  const counts = company.counts(unit.id, check.id);
+  return {
+    alike: ({ id }) => counts.get(id) ?? 1,
+    places: company.places(unit.id, check.id),
+    together: ({ id }) => company.together(unit.id, check.id, id),
+  };
 }

@@ -1,11 +1,9 @@
 import {
   SOMETHING_ELSE,
-  type Bar,
   type Capability,
   type Check,
   type Circumstance,
   type ContentsItem,
-  type System,
 } from '../catalogue';
 import {
   allOf,
@@ -15,17 +13,14 @@ import {
   worstSymptom,
   type CompanyOf,
   type Finding,
-  type Grade,
   type Graded,
-  type Limitation,
-  type Policy,
   type Reason,
   type Situation,
-  type Verdict,
 } from '../grading';
 import { findImpossible, judgeReading, type Judgement } from '../measure';
 import type { CheckInstance, Rig } from '../rig';
-import { countCompany, type Company } from './alike';
+import { companyAt, countCompany, type Company } from './alike';
+import type { AssessRequest, Assessment, InstanceAssessment } from './assessment';
 import { findBarred } from './bars';
 import { droppedUnits, isAsked, rigWithout } from './dropped';
 import { addUpMinors, carriedFindings, markLifted, named, toFinding } from './findings';
@@ -35,74 +30,8 @@ import { symptomOf } from './symptom-of';
 import { mendedSince } from './mended-since';
 import { requiredTags } from './tags';
 import { withFound } from './with-fault';
-import { faultsOf, type Answer, type Stamp } from './answers';
+import { faultsOf, type Stamp } from './answers';
 import type { Inspection } from './inspection';
-
-/** A defect of an earlier walk that nobody has certified or only put off. */
-export interface KnownDefect {
-  readonly id: string;
-  readonly key: string;
-  readonly unitId: string;
-  readonly title: string;
-  readonly grade: Grade;
-  readonly blocks: Finding['blocks'];
-  readonly words: string;
-  readonly symptomId?: string;
-  readonly system?: System;
-  /** Milliseconds since 1970. */
-  readonly reportedAt?: number;
-  /** ISO date it was put off to. */
-  readonly until?: string;
-  readonly condition?: string;
-  readonly bars?: Bar;
-  readonly mostKmh?: number;
-  /** What else is to be heeded with it. */
-  readonly further?: readonly Limitation[];
-}
-
-/** A repair that the next driver must read before leaving. */
-export interface UnreadRepair {
-  readonly defectId: string;
-  readonly unitId: string;
-  readonly title: string;
-  readonly words: string;
-}
-
-export type InstanceState =
-  'unanswered' | 'sound' | 'note' | 'minor' | 'major' | 'not-looked' | 'again';
-
-export interface InstanceAssessment {
-  readonly instance: CheckInstance;
-  readonly state: InstanceState;
-  readonly answer?: Answer;
-  readonly judgement?: Judgement;
-  readonly graded?: Graded;
-  /** A fault that does not stop was named without the number that the check asks for: it is still asked. */
-  readonly asksReading?: true;
-}
-
-export interface Assessment {
-  readonly byKey: ReadonlyMap<string, InstanceAssessment>;
-  readonly answered: number;
-  readonly total: number;
-  /** Instances that still need an answer, in the rig's order. */
-  readonly missing: readonly CheckInstance[];
-  readonly findings: readonly Finding[];
-  readonly verdict: Verdict;
-  /** Checks that must not be made, by key, each with what bars it. */
-  readonly barred: ReadonlyMap<string, InstanceAssessment>;
-  /** Keys of checks at which a defect that stops is open since an earlier walk, and which have no answer on this one. */
-  readonly openStops: ReadonlySet<string>;
-}
-
-export interface AssessRequest {
-  readonly inspection: Inspection;
-  readonly rig: Rig;
-  /** Of each unit by its id; see policiesOfWalk. */
-  readonly policiesOf: (unitId: string) => readonly Policy[];
-  readonly known: readonly KnownDefect[];
-  readonly unread: readonly UnreadRepair[];
-}
 
 /** Everything the log says about the rig, graded, and what follows for today. */
 export function assess(request: AssessRequest): Assessment {
@@ -325,16 +254,6 @@ function assessInstance(
     graded,
     state: graded.grade,
     ...(asksReading && { asksReading }),
-  };
-}
-
-/** With what else each symptom of a check stands on its unit. */
-export function companyAt({ unit, check }: CheckInstance, company: Company): CompanyOf {
-  const counts = company.counts(unit.id, check.id);
-  return {
-    alike: ({ id }) => counts.get(id) ?? 1,
-    places: company.places(unit.id, check.id),
-    together: ({ id }) => company.together(unit.id, check.id, id),
   };
 }
 

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import type { CheckInstance, Rig } from '../rig';
 import { instanceOf, rigNames, rigOf } from '../testing';
 import { requirementOf, wantsRunning } from '../vehicle';
-import type { InstanceAssessment, InstanceState } from './assess';
+import type { InstanceAssessment, InstanceState } from './assessment';
 import { barsMovement, findBarred } from './bars';
 
 const always = () => true;

@@ -1,7 +1,7 @@
 import type { Check } from '../catalogue';
 import type { CheckInstance } from '../rig';
 import { movementsFor, requirementOf, wantsRunning } from '../vehicle';
-import type { InstanceAssessment } from './assess';
+import type { InstanceAssessment } from './assessment';
 
 /** Movements that belong to the rig as a whole: what fails on one unit bars them for all. */
 const OF_RIG: ReadonlySet<string> = new Set(['rolling', 'engine']);

@@ -12,7 +12,8 @@ import {
 } from '../grading';
 import type { CheckInstance } from '../rig';
 import type { Company } from './alike';
-import { companyAt, type AssessRequest, type InstanceAssessment, type KnownDefect } from './assess';
+import type { AssessRequest, InstanceAssessment, KnownDefect } from './assessment';
+import { companyAt } from './alike';
 
 /** What a gap on one unit is weighed under; the same name means the same weights. */
 export interface NamedSituation extends Situation {

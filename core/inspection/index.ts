@@ -17,17 +17,15 @@ export { faultsOf, isMended, reportsOf, type Answer, type Reported, type Stamp }
 export { certifiedAt, mendedSince } from './mended-since';
 export { symptomOf, wordsOf } from './symptom-of';
 export { fold, turnedTo } from './fold';
-export {
-  assess,
-  circumstancesOf,
-  neededOf,
-  type Assessment,
-  type AssessRequest,
-  type InstanceAssessment,
-  type InstanceState,
-  type KnownDefect,
-  type UnreadRepair,
-} from './assess';
+export { assess, circumstancesOf, neededOf } from './assess';
+export type {
+  Assessment,
+  AssessRequest,
+  InstanceAssessment,
+  InstanceState,
+  KnownDefect,
+  UnreadRepair,
+} from './assessment';
 export { droppedUnits, isAsked, rigWithout } from './dropped';
 export { requiredTags } from './tags';
 export { findShort, type Short } from './contents';

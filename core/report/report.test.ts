@@ -399,9 +399,9 @@ describe('checking a file', () => {
       const sealed = makeSeal(next, { chain, sealedAt: seal.sealedAt, publicKey, sign });
       const after = [...uncounted, { addition: next, seal: sealed }];
       expect(outcome(toFileText({ ...beheaded, additions: after })).outcome).toBe('intact');
-      expect(outcome(toFileText({ ...beheaded, additions: [after[2], ...uncounted] })).outcome).toBe(
-        'changed',
-      );
+      expect(
+        outcome(toFileText({ ...beheaded, additions: [after[2], ...uncounted] })).outcome,
+      ).toBe('changed');
     });
 
     it('finds a field that does not belong to an addition', () => {

@@ -1,73 +1,8 @@
 import { CAPABILITIES } from '../catalogue';
-import type {
-  Capability,
-  Catalogue,
-  Check,
-  Circumstance,
-  ContentsItem,
-  SpecificationField,
-  Phase,
-  Place,
-  Zone,
-} from '../catalogue';
+import type { Capability, Catalogue, Check, Circumstance, Phase, Place, Zone } from '../catalogue';
 import { placeUnits, type PlacedUnit } from './place';
-
-/** A unit as the depot keeps it. Specification values are SI. */
-export interface Unit {
-  readonly id: string;
-  readonly number: string;
-  readonly title: string;
-  readonly plate: string;
-  readonly moduleId: string;
-  /** Modules fitted to it for good: a liftgate, a crane. */
-  readonly fitted?: readonly string[];
-  readonly specification: Readonly<Record<string, number>>;
-}
-
-/** One thing to look at on one unit: the check, and which wheel or lamp. */
-export interface CheckInstance {
-  /** `unit id/check id/place id`, stable for the life of the unit. */
-  readonly key: string;
-  readonly unit: Unit;
-  readonly check: Check;
-  readonly place?: Place;
-  /** What is counted to answer it. */
-  readonly contents?: readonly ContentsItem[];
-  /** What stands on the card of its unit, where a reading is held against it. */
-  readonly fields?: readonly SpecificationField[];
-  readonly zoneKey: string;
-  /** Metres in the rig's frame. */
-  readonly x: number;
-  readonly y: number;
-}
-
-export interface RigZone extends Zone {
-  /** `unit id/zone id`. */
-  readonly key: string;
-  readonly unit: Unit;
-}
-
-export interface Rig {
-  readonly units: readonly PlacedUnit[];
-  readonly length: number;
-  readonly width: number;
-  readonly height: number;
-  readonly towing: boolean;
-  /** More than one air-braked vehicle share the air. */
-  readonly combinationAir: boolean;
-  readonly zones: readonly RigZone[];
-  readonly instances: readonly CheckInstance[];
-  /** Checks that are not asked because of how the rig is put together: with something aboard nothing is cycled as empty. */
-  readonly barred: readonly BarredCheck[];
-  readonly capabilities: readonly Capability[];
-}
-
-export interface BarredCheck {
-  readonly unit: Unit;
-  readonly check: Check;
-  /** The unit that is in or on it. */
-  readonly carries?: Unit;
-}
+import type { BarredCheck, CheckInstance, Rig, RigZone } from './rig';
+import type { Unit } from './unit';
 
 export interface RigRequest {
   /** Front to rear. */

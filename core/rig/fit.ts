@@ -1,6 +1,6 @@
 import type { Catalogue, Module, Mount } from '../catalogue';
 import { adaptToUnit, isAdapted } from '../house';
-import type { Unit } from './compose';
+import type { Unit } from './unit';
 
 /** Modules already joined, by the catalogue they come from. */
 const joined = new WeakMap<Catalogue, Map<string, Module>>();

@@ -1,12 +1,6 @@
-export {
-  composeRig,
-  rigCapabilities,
-  type CheckInstance,
-  type Rig,
-  type RigRequest,
-  type RigZone,
-  type Unit,
-} from './compose';
+export { composeRig, rigCapabilities, type RigRequest } from './compose';
+export type { CheckInstance, Rig, RigZone } from './rig';
+export type { Unit } from './unit';
 export { findModuleOfUnit, moduleOfUnit } from './fit';
 export type { PlacedUnit } from './place';
 export { findMisfits, findUnweighed, type Misfit } from './ratings';

@@ -1,5 +1,5 @@
 import type { Catalogue, Module, Mount } from '../catalogue';
-import type { Unit } from './compose';
+import type { Unit } from './unit';
 import { moduleOfUnit, mountFor } from './fit';
 
 export interface PlacedUnit {

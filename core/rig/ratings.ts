@@ -1,5 +1,6 @@
 import { formatSi, unitFor, type UnitHabit } from '../quantity';
-import type { Rig, Unit } from './compose';
+import type { Rig } from './rig';
+import type { Unit } from './unit';
 import type { PlacedUnit } from './place';
 
 export interface Misfit {

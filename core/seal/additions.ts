@@ -1,5 +1,5 @@
 import type { ChainLink, ReportFile } from './seal';
-import type { Change } from './verify';
+import type { Change } from './change';
 
 /**
  * The link of the next addition to a report: they are counted, and each names the one before it, so that none is taken out, doubled or

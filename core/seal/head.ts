@@ -1,25 +1,6 @@
 import { ed25519 } from '@noble/curves/ed25519';
 import { bytesToHex, hexToBytes, utf8ToBytes } from '@noble/hashes/utils';
-import { toCanonical, type ReportFile, type SealRequest } from './seal';
-
-/**
- * How far a row of sealed things goes: the additions of a report, or the reports of a unit. Signed when the last was sealed, so that what
- * is taken off the end shows.
- */
-export interface SealedHead {
-  /** Id of the report, or of the unit. */
-  readonly of: string;
-  /** How many there are. */
-  readonly count: number;
-  /** Hash of the last; of the report itself where nothing was added to it. */
-  readonly last: string;
-  /** ISO time. */
-  readonly at: string;
-  /** Hex public key. */
-  readonly key: string;
-  /** Hex signature over the canonical head without this field. */
-  readonly signature: string;
-}
+import { toCanonical, type ReportFile, type SealedHead, type SealRequest } from './seal';
 
 export function makeHead(
   { of, count, last }: Pick<SealedHead, 'of' | 'count' | 'last'>,

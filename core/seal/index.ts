@@ -10,10 +10,12 @@ export {
   type Seal,
   type SealedAddition,
   type SealedReport,
+  type SealedHead,
   type SealRequest,
 } from './seal';
-export { toFileText, verifyReport, type Change, type Note, type Verification } from './verify';
-export { endOf, isHeadGood, makeHead, type SealedHead } from './head';
+export { toFileText, verifyReport, type Note, type Verification } from './verify';
+export type { Change } from './change';
+export { endOf, isHeadGood, makeHead } from './head';
 export { digestOfLog } from './log-digest';
 export { findAdditionFaults, nextAdditionLink } from './additions';
 export { findChainFaults, type ChainEntry, type ChainFault } from './chain';

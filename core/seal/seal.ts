@@ -3,7 +3,6 @@ import { sha256 } from '@noble/hashes/sha2';
 import { bytesToHex, hexToBytes, utf8ToBytes } from '@noble/hashes/utils';
 import canonicalize from 'canonicalize';
 import type { Addition, Report } from '../report';
-import type { SealedHead } from './head';
 
 /** The unit's previous report, so that none can be left out unseen. */
 export interface ChainLink {
@@ -38,6 +37,25 @@ export interface SealedReport {
 export interface SealedAddition {
   readonly addition: Addition;
   readonly seal: Seal;
+}
+
+/**
+ * How far a row of sealed things goes: the additions of a report, or the reports of a unit. Signed when the last was sealed, so that what
+ * is taken off the end shows.
+ */
+export interface SealedHead {
+  /** Id of the report, or of the unit. */
+  readonly of: string;
+  /** How many there are. */
+  readonly count: number;
+  /** Hash of the last; of the report itself where nothing was added to it. */
+  readonly last: string;
+  /** ISO time. */
+  readonly at: string;
+  /** Hex public key. */
+  readonly key: string;
+  /** Hex signature over the canonical head without this field. */
+  readonly signature: string;
 }
 
 /** The file that leaves the house. */

@@ -1,14 +1,8 @@
 import type { Report } from '../report';
 import { findAdditionFaults } from './additions';
+import type { Change } from './change';
 import { endOf, isHeadGood } from './head';
 import { allDigests, hashOf, isSignatureGood, type ReportFile, type Seal } from './seal';
-
-export interface Change {
-  /** `report.answers[17]`, `seal.signature`, `additions[0]` … */
-  readonly path: string;
-  /** What stands there, in words, where it can be said. */
-  readonly words: string;
-}
 
 export type Verification =
   | {

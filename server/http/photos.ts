@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 import { uuid } from '@nazar/core/fields';
 import express, { Router } from 'express';
 import type { Knex } from 'knex';
-import sharp from 'sharp';
+import { NotAPicture, reencode } from '../heavy/reencode';
 import { inOrganisation } from '../store/connection';
 import { findPhoto, keepPhoto } from '../store/photos';
 import { personOf } from './authenticate';
@@ -10,10 +10,6 @@ import { Problem } from './problems';
 import { limitRate } from './rate-limits';
 
 const MOST_BYTES = 8 * 1024 * 1024;
-const MOST_PIXELS = 60_000_000;
-/** A line of sixty million columns is no photo. */
-const MOST_SIDE = 12_000;
-const LONG_SIDE = 1600;
 
 /**
  * PUT /photos/:id?inspection=… (image bytes) → 204; re-encoded, turned upright, without metadata.
@@ -30,7 +26,9 @@ export function photosRouter(db: Knex): Router {
       const person = personOf(request);
       const id = await uuid().required().validate(request.params.id);
       const inspectionId = await uuid().required().validate(request.query.inspection);
-      const picture = await reencode(request.body as Buffer);
+      const picture = await reencode(request.body).catch((error: unknown) => {
+        throw error instanceof NotAPicture ? notAPicture() : error;
+      });
       const kept = await inOrganisation(db, person.organisationId, (trx) =>
         keepPhoto(trx, {
           id,
@@ -65,21 +63,6 @@ export function photosRouter(db: Knex): Router {
   });
 
   return router;
-}
-
-async function reencode(bytes: Buffer) {
-  if (!Buffer.isBuffer(bytes) || bytes.length === 0) throw notAPicture();
-  try {
-    const { width, height } = await sharp(bytes, { limitInputPixels: MOST_PIXELS }).metadata();
-    if (Math.max(width ?? Infinity, height ?? Infinity) > MOST_SIDE) throw notAPicture();
-    return await sharp(bytes, { limitInputPixels: MOST_PIXELS, failOn: 'error' })
-      .rotate()
-      .resize({ width: LONG_SIDE, height: LONG_SIDE, fit: 'inside', withoutEnlargement: true })
-      .jpeg({ quality: 78, mozjpeg: true })
-      .toBuffer({ resolveWithObject: true });
-  } catch {
-    throw notAPicture();
-  }
 }
 
 const notAPicture = () =>

@@ -9,6 +9,7 @@ import {
   walkSound,
 } from '@nazar/core/testing';
 import { v4 as anyId } from 'uuid';
+import { sealAllPending } from '../report/seal-pending';
 import { inOrganisation } from '../store/connection';
 import {
   asWalkOf,
@@ -182,4 +183,26 @@ it('found by two walks, the repair stands in the sealed reports of both', async 
       body.additions.map(({ addition }: { addition: { kind: string } }) => addition.kind),
     ).toContain('certified');
   }
+});
+
+it('read, found again, mended and read once more: the report tells both readings, each once', async () => {
+  const defectId = anyId();
+  const first = await walkAt(46, imre, loose(defectId));
+  await addAt(46.5, rasmus, first, 'certified', repair(defectId));
+  await walkAt(47, imre, (log) => void log.add('acknowledged', { defectId }));
+  await walkAt(48, tove, loose(defectId));
+  expect(await rowOf(defectId)).toMatchObject({ status: 'open' });
+  await addAt(49, rasmus, first, 'certified', repair(defectId));
+  await walkAt(50, imre, (log) => void log.add('acknowledged', { defectId }));
+  expect(await rowOf(defectId)).toMatchObject({ status: 'closed' });
+  expect(await sealAllPending(server.db, server.key, new Date())).toEqual({
+    sealed: 0,
+    failed: [],
+  });
+  const { body } = await (await server.as(imre)).get(`/api/reports/${first}`).expect(200);
+  const read = (body.additions as { addition: { kind: string; at: string } }[]).flatMap(
+    ({ addition }) => (addition.kind === 'acknowledged' ? [addition.at] : []),
+  );
+  expect(read).toHaveLength(2);
+  expect(new Set(read).size).toBe(2);
 });

@@ -1,7 +1,7 @@
 import { GRADES } from '@nazar/core/grading';
 import type { NewStep } from '../store/defect-steps';
 import type { defectRows } from './defect-rows';
-import type { ProjectRequest } from './project';
+import type { ProjectRequest } from './project-request';
 
 /** What faults of this batch are in the life of their defects: reported, found again, or found worse. */
 export function findingSteps(

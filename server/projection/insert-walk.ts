@@ -3,7 +3,7 @@ import type { InspectionEvent } from '@nazar/core/inspection';
 import type { Standing } from '../intake/stand';
 import { defectRows, odometerOf } from './defect-rows';
 import { findingSteps } from './finding-steps';
-import type { ProjectRequest } from './project';
+import type { ProjectRequest } from './project-request';
 
 const iso = (milliseconds: number) => new Date(milliseconds).toISOString();
 

@@ -6,6 +6,7 @@ import { ownId } from '../report/own-ids';
 import { insertSteps } from '../store/defect-steps';
 import { closeOuting, insertOuting } from '../store/outings';
 import type { Person } from '../store/sessions';
+import { projectWord } from './project-defects';
 
 const iso = (milliseconds: number) => new Date(milliseconds).toISOString();
 
@@ -29,20 +30,19 @@ export async function projectAfterwards(
       break;
     case 'certified':
       await projectCertified(trx, event, standing);
+      await projectWord(trx, person.organisationId, event.payload.defectId);
       await copyToOtherWalks(trx, person.organisationId, event);
       break;
     case 'countersigned':
       await copyToOtherWalks(trx, person.organisationId, event);
       await trx('defects')
-        .where({ id: event.payload.defectId, status: 'awaiting-agent' })
-        .update({
-          status: trx.raw('outcome'),
-          certificate_status: trx.raw('outcome'),
-          revision: trx.raw('revision + 1'),
-        });
+        .where({ id: event.payload.defectId, certificate_status: 'awaiting-agent' })
+        .update({ certificate_status: trx.raw('outcome'), revision: trx.raw('revision + 1') });
+      await projectWord(trx, person.organisationId, event.payload.defectId);
       break;
     case 'acknowledged':
       await projectAcknowledged(trx, event, standing);
+      await projectWord(trx, person.organisationId, event.payload.defectId);
       break;
     case 'signed-out': {
       const stays = droppedUnits(standing.rig, standing.inspection.course);
@@ -93,7 +93,6 @@ async function projectCertified(
   await trx('defects')
     .where({ id: defectId })
     .update({
-      status,
       certificate_status: status,
       certified_grade: defect.grade,
       certificate_received_at: trx.raw('clock_timestamp()'),
@@ -161,7 +160,6 @@ async function projectAcknowledged(
     )
     .whereIn('status', ['repaired', 'no-repair-needed'])
     .update({
-      status: 'closed',
       certificate_status: 'closed',
       acknowledged_at: iso(event.at),
       acknowledged_by: event.actorId,

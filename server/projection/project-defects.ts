@@ -49,6 +49,19 @@ export async function projectDefects(
   );
 }
 
+/**
+ * Writes how a defect stands after the workshop, its agent or a driver who has read it has had a word; the word itself is written already.
+ */
+export async function projectWord(
+  trx: Knex.Transaction,
+  organisationId: string,
+  defectId: string,
+): Promise<void> {
+  const told = await readTold(trx, [defectId]);
+  const one = told.get(defectId);
+  if (one) await writeStanding(trx, organisationId, [{ id: defectId, ...one }]);
+}
+
 /** What the driver of this walk does not say any more. */
 async function takeBack(
   trx: Knex.Transaction,

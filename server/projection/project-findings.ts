@@ -3,7 +3,7 @@ import type { Knex } from 'knex';
 import { linkReturn } from '../store/defect-steps';
 import { defectRows, odometerOf } from './defect-rows';
 import { findingSteps } from './finding-steps';
-import type { ProjectRequest } from './project';
+import type { ProjectRequest } from './project-request';
 
 /** What faults of this batch mean for defects that are known: found again, or come back after a repair. */
 export async function projectFindings(

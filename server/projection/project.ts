@@ -1,29 +1,14 @@
 import type { InspectionEvent } from '@nazar/core/inspection';
 import type { Knex } from 'knex';
 import type { Standing } from '../intake/stand';
-import type { FormerRepair } from '../store/open-inspection';
-import type { Person } from '../store/sessions';
 import { odometerOf } from './defect-rows';
 import { INSERT_WALK, touchesDefects, walkBindings } from './insert-walk';
 import { projectDefects } from './project-defects';
 import { projectAfterwards } from './project-afterwards';
 import { projectFindings } from './project-findings';
+import type { ProjectRequest } from './project-request';
 
 const iso = (milliseconds: number) => new Date(milliseconds).toISOString();
-
-export interface ProjectRequest {
-  readonly person: Pick<Person, 'organisationId'>;
-  readonly standing: Standing;
-  readonly accepted: readonly InspectionEvent[];
-  /** Nothing of this inspection was stored before. */
-  readonly isNew: boolean;
-  /** Whether somebody has named a defect before. */
-  readonly isKnownDefect: (defectId: string) => boolean;
-  /** Server time, milliseconds since 1970. */
-  readonly arrivedAt: number;
-  /** Former repairs on what these events find faulty. */
-  readonly repairs: readonly FormerRepair[];
-}
 
 /** An event of another walk has the id of one of these; so they are not all stored, and nobody may be told that they are. */
 export class IdTaken extends Error {

@@ -1,10 +1,12 @@
 import { ADDITION_TYPES, fold } from '@nazar/core/inspection';
-import { endOf, makeHead, makeSeal, nextAdditionLink } from '@nazar/core/seal';
+import type { Addition } from '@nazar/core/report';
+import { endOf, makeHead, makeSeal, nextAdditionLink, type ReportFile } from '@nazar/core/seal';
 import type { Knex } from 'knex';
 import { inOrganisation } from '../store/connection';
 import { openInspection } from '../store/open-inspection';
 import { insertAddition, reportsOfInspection } from '../store/reports';
 import { listAdditions } from './list-additions';
+import { ownId } from './own-ids';
 import type { SealKey } from './seal-key';
 import { sealInspection } from './seal-reports';
 
@@ -32,9 +34,10 @@ export async function sealAdditions(
       files.flatMap(({ additions }) => additions.map(({ addition }) => addition.id)),
     );
     const sealer = { sealedAt: now.toISOString(), publicKey: key.publicKey, sign: key.sign };
-    for (const addition of await listAdditions(trx, inspection, reportOf)) {
-      const file = rows.get(addition.report);
-      if (!file || have.has(addition.id)) continue;
+    for (const listed of await listAdditions(trx, inspection, reportOf)) {
+      const file = rows.get(listed.report);
+      const addition = file && asNew(listed, file);
+      if (!addition || have.has(addition.id)) continue;
       const seal = makeSeal(addition, {
         // An addition hangs on its report and on the addition before it, not on the unit's next report.
         chain: [nextAdditionLink(file)],
@@ -46,6 +49,16 @@ export async function sealAdditions(
       rows.set(addition.report, { ...longer, head });
     }
   });
+}
+
+/**
+ * A repair that is read once more, after the defect was found again and mended again, is another addition. Its id follows from the defect
+ * and, the second time, from the time of reading.
+ */
+function asNew(addition: Addition, { additions }: ReportFile): Addition {
+  const before = additions.find((each) => each.addition.id === addition.id)?.addition;
+  if (addition.kind !== 'acknowledged' || !before || before.at === addition.at) return addition;
+  return { ...addition, id: ownId(`${addition.id} ${addition.at}`) };
 }
 
 /** Sealed inspections with an entry of the last five weeks that has no sealed addition yet. */
@@ -62,7 +75,8 @@ async function findUnsealedAdditions(trx: Knex): Promise<string[]> {
      select d.inspection_id from defects d join inspections i on i.id = d.inspection_id
       where d.acknowledged_at > now() - interval '35 days' and i.report_id is not null
         and not exists (select from additions a where a.inspection_id = d.inspection_id
-          and a.body->>'kind' = 'acknowledged' and a.body->>'defect' = d.id::text)`,
+          and a.body->>'kind' = 'acknowledged' and a.body->>'defect' = d.id::text
+          and (a.body->>'at')::timestamptz = d.acknowledged_at)`,
     [[...ADDITION_TYPES]],
   );
   return (rows as { id: string }[]).map(({ id }) => id);

@@ -1,0 +1,141 @@
+/**
+ * The fences of core and server (docs/architecture.md), at every level of every room: who may lean on whom, one face a room, no circles, also
+ * none of types, and nothing of the tests in what ships. The app has its own in eslint.house.config.mjs.
+ */
+
+/** Each room of the core with the rooms that it may lean on. */
+const LEANS_ON = {
+  quantity: [],
+  vehicle: [],
+  catalogue: ['quantity', 'vehicle'],
+  house: ['quantity', 'catalogue'],
+  rig: ['quantity', 'vehicle', 'catalogue', 'house'],
+  fields: ['catalogue', 'rig'],
+  planning: ['quantity', 'vehicle', 'catalogue', 'rig'],
+  planner: ['quantity', 'vehicle', 'catalogue', 'rig', 'planning'],
+  // A second telling of what may never be: it reads neither the table nor anything that obeys it.
+  judge: ['catalogue', 'rig'],
+  procedure: ['quantity', 'catalogue', 'rig'],
+  measure: ['quantity', 'catalogue', 'rig'],
+  grading: ['quantity', 'catalogue', 'rig', 'measure', 'planning'],
+  inspection: [
+    'quantity',
+    'vehicle',
+    'catalogue',
+    'rig',
+    'fields',
+    'measure',
+    'planning',
+    'grading',
+  ],
+  repair: ['quantity', 'catalogue', 'rig', 'measure', 'grading', 'inspection'],
+  report: ['quantity', 'catalogue', 'rig', 'measure', 'grading', 'inspection', 'repair'],
+  trend: ['quantity', 'catalogue', 'rig', 'measure', 'grading', 'inspection'],
+  seal: ['report', 'inspection'],
+  simulate: ['catalogue'],
+  standing: ['catalogue', 'house', 'rig', 'grading', 'inspection', 'repair'],
+  validation: [
+    'quantity',
+    'vehicle',
+    'catalogue',
+    'house',
+    'fields',
+    'planning',
+    'grading',
+    'inspection',
+  ],
+  walking: [
+    'quantity',
+    'vehicle',
+    'catalogue',
+    'rig',
+    'planning',
+    'planner',
+    'grading',
+    'inspection',
+  ],
+};
+
+const OF_TESTS = '\\.test\\.ts$|/testing/';
+
+const fence = (name, comment, from, to) => ({ name, comment, severity: 'error', from, to });
+
+module.exports = {
+  forbidden: [
+    fence(
+      'circle',
+      'Two files that need each other are one file, or three.',
+      {},
+      { circular: true },
+    ),
+    fence(
+      'core-alone',
+      'The core knows nothing of server and app.',
+      { path: '^core/' },
+      { path: '^(server|app|e2e|scripts|bench)/' },
+    ),
+    fence(
+      'server-without-app',
+      'The server knows nothing of the app.',
+      { path: '^server/' },
+      { path: '^(app|e2e)/' },
+    ),
+    ...Object.entries(LEANS_ON).map(([room, leans]) =>
+      fence(
+        `room-${room}`,
+        `core/${room} leans only on ${leans.join(', ') || 'nothing'}.`,
+        { path: `^core/${room}/`, pathNot: OF_TESTS },
+        { path: '^core/', pathNot: `^core/(${[room, ...leans].join('|')})/` },
+      ),
+    ),
+    fence(
+      'unknown-room',
+      'A new room of the core stands in this list.',
+      {
+        path: '^core/',
+        pathNot: `^core/(${[...Object.keys(LEANS_ON), 'testing'].join('|')})/|^core/[^/]+$`,
+      },
+      {},
+    ),
+    fence(
+      'face',
+      'A room has one face; the rest of it is its own.',
+      { path: '^core/([^/]+)/', pathNot: OF_TESTS },
+      { path: '^core/[^/]+/.+', pathNot: '^core/$1/|^core/[^/]+/index\\.ts$' },
+    ),
+    fence(
+      'face-of-core',
+      'Server and bench see the faces of the core alone.',
+      { path: '^(server|bench)/' },
+      { path: '^core/[^/]+/.+', pathNot: '^core/[^/]+/index\\.ts$' },
+    ),
+    fence(
+      'store-is-the-bottom',
+      'The store leans on nothing else of the server.',
+      { path: '^server/store/', pathNot: OF_TESTS },
+      { path: '^server/(http|intake|projection|report|feeds|jobs|demo|heavy)/' },
+    ),
+    fence(
+      'http-is-the-top',
+      'HTTP words stay in http.',
+      { path: '^server/(store|intake|projection|report|feeds|jobs|heavy)/', pathNot: OF_TESTS },
+      { path: '^server/http/|node_modules/express' },
+    ),
+    fence(
+      'test-only',
+      'What ships has nothing of the tests.',
+      { path: '^(core|server)/', pathNot: OF_TESTS },
+      { path: '/testing/' },
+    ),
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    parser: 'swc',
+    tsPreCompilationDeps: true,
+    enhancedResolveOptions: {
+      extensions: ['.ts', '.mts', '.mjs', '.js', '.json'],
+      conditionNames: ['import', 'require', 'node', 'default'],
+      exportsFields: ['exports'],
+    },
+  },
+};
