@@ -151,6 +151,7 @@ test('pictures of a plan and of what a depot asks', async ({ page, browser }) =>
   const rig = rigs.find(({ title }: { title: string }) => title.startsWith('226'));
   await page.goto(address(`/begin?rig=${rig.id}&phase=pre-trip`));
   await button(page, 'Dark').click();
+  await button(page, 'Dry').click();
   await page.getByLabel(/^Temperature/).fill('10');
   await button(page, 'See the plan').click();
   await expect(button(page, 'Walk by this plan')).toBeEnabled();
