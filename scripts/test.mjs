@@ -104,6 +104,7 @@ const GROUPS = [
       ['lint', whole('lint')],
       ['house rules', whole('house')],
       ['fences', whole('fences')],
+      ['unused', whole('unused')],
     ],
     [['types', whole('types')]],
   ],

@@ -13,7 +13,6 @@ export {
   policies,
   policyById,
   readinessPolicy,
-  scheduleOnlyPolicy,
   twoStepPolicy,
 } from './policies';
 export { chosenPolicyId, policiesFor, type PolicyChoice } from './choose-policy';

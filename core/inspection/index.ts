@@ -14,9 +14,9 @@ export type { Envelope, Party, PersonRefusal, Refusal, ServerCheck, When } from 
 export type { Course, Inspection } from './inspection';
 export { CODE_LETTERS, helperCode, readCode, readTagText, tagText } from './codes';
 export { faultsOf, isMended, reportsOf, type Answer, type Reported, type Stamp } from './answers';
-export { certifiedAt, mendedSince } from './mended-since';
+export { certifiedAt } from './mended-since';
 export { symptomOf, wordsOf } from './symptom-of';
-export { fold, turnedTo } from './fold';
+export { fold } from './fold';
 export { assess, circumstancesOf, neededOf } from './assess';
 export type {
   Assessment,
@@ -32,4 +32,4 @@ export { findShort, type Short } from './contents';
 export { findHasty, findStays, type Stay } from './haste';
 export { isPlain, permitEvent, permitPerson, type Actor } from './permit';
 export { policiesOfWalk } from './policies-of-walk';
-export { withFault, withFound } from './with-fault';
+export { withFault } from './with-fault';

@@ -4,7 +4,6 @@ export {
   buildUpTime,
   freePlayAngle,
   legalLimit,
-  pushrodStroke,
   type LegalBound,
 } from './legal-bounds';
 export { isLeap } from './leap';

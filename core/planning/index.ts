@@ -3,7 +3,7 @@ export { floorOf } from './floor';
 export { followPlan, toKeptStops, type Followed, type KeptStop } from './follow-plan';
 export { findHelperless, mayHelperAnswer } from './helper';
 export { orderWalk, type Stop } from './order-walk';
-export { layoutOf, statesOfPlace, wantAt } from './stand-of-rig';
+export { layoutOf, wantAt } from './stand-of-rig';
 export {
   comesFirst,
   cycles,

@@ -13,7 +13,6 @@ export {
 export { findReturn, type FormerRepair, type FoundAgain, type Return } from './returns';
 export { findWeakSpots, type PartCount, type WalkCount, type WeakSpot } from './weak-spots';
 export {
-  CLOCKS_DIFFER,
   standOfDefect,
   type Certificate,
   type DefectReport,

@@ -1,6 +1,4 @@
 export {
-  REPORT_FORMAT,
-  REPORT_VERSION,
   type Addition,
   type Report,
   type ReportAnswer,

@@ -17,5 +17,5 @@ export { toFileText, verifyReport, type Note, type Verification } from './verify
 export type { Change } from './change';
 export { endOf, isHeadGood, makeHead } from './head';
 export { digestOfLog } from './log-digest';
-export { findAdditionFaults, nextAdditionLink } from './additions';
+export { nextAdditionLink } from './additions';
 export { findChainFaults, type ChainEntry, type ChainFault } from './chain';

@@ -1,4 +1,4 @@
 export { everyPayload } from './every-event';
 export * from './halvern';
 export * from './rigs';
-export { actsOf, beginningOf, violationsOf } from './judged';
+export { actsOf, violationsOf } from './judged';

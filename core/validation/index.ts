@@ -1,10 +1,5 @@
 export { findCatalogueFaults } from './catalogue-faults';
-export {
-  CATALOGUE_FORMAT,
-  readCatalogueFile,
-  toCatalogueFile,
-  type CatalogueFile,
-} from './catalogue-file';
+export { readCatalogueFile, toCatalogueFile, type CatalogueFile } from './catalogue-file';
 export { findHouseFaults } from './house-faults';
 export { findPolicyFaults } from './policy-faults';
-export { payloadSchemas, validateEvent, type Validated } from './validate-event';
+export { validateEvent, type Validated } from './validate-event';

@@ -1,5 +1,4 @@
 export {
-  bothOf,
   DIMENSION_IDS,
   dimension,
   type Dimension,
@@ -10,7 +9,6 @@ export { AFFIRMATIONS, type Affirmation } from './affirmations';
 export { endOf, isDriven, statesAtEnd, valueAtBeginning, type EndState } from './ends';
 export {
   bitOf,
-  dimensionsOf,
   layOut,
   layWant,
   maskOf,
@@ -23,7 +21,6 @@ export {
 export {
   AIR_CHARGED,
   AIR_FULL,
-  AIR_TO_ROLL,
   meaningOf,
   PEDAL_NEEDS,
   STATE_NEED_NAMES,

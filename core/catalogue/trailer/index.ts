@@ -11,7 +11,6 @@ import { rearChecks } from './rear';
 import { sideChecks } from './sides';
 import { trailerServices } from './upkeep';
 
-export { bedChecks } from './bed';
 export { trailerChecks } from './checks';
 export { drawbarChecks } from './drawbar';
 export { trailerCombinations, trailerServices } from './upkeep';
