@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { begunOf, makeLog, makeRig, signature, walkId } from '../testing/halvern';
-import { isEventType } from '../inspection';
+import { fields } from '../fields';
+import { isEventType, kindOf } from '../inspection';
 import { validateEvent } from '.';
 
 const rig = makeRig();
@@ -102,5 +103,38 @@ describe('what is not', () => {
     expect(isEventType('toString')).toBe(false);
     expect(isEventType('constructor')).toBe(false);
     expect(isEventType('begun')).toBe(true);
+  });
+});
+
+describe('what is seen at a glance', () => {
+  // Each field now whole, now odd; what the short way takes, the schema takes too.
+  const odd = fc.oneof(
+    fc.string(),
+    fc.double(),
+    fc.constant(undefined),
+    fc.constant(null),
+    fc.object(),
+  );
+  const readings = fc.record(
+    {
+      key: fc.oneof(fc.constant('a/b/steer-left'), odd),
+      value: fc.oneof(fc.double(), odd),
+      unit: fc.oneof(fc.constantFrom('psi', 'mm', 'toString'), odd),
+      typed: fc.oneof(fc.constantFrom('12', '1,5', '-3.25'), odd),
+      instrument: fc.oneof(fc.constantFrom('gauge', 'eye'), odd),
+      more: odd,
+    },
+    { requiredKeys: ['key', 'value', 'unit', 'typed', 'instrument'] },
+  );
+
+  it('is taken only where the schema takes it, field by field', () => {
+    fc.assert(
+      fc.property(readings, (payload) => {
+        const isTaken = validateEvent(event('measured', payload)).ok;
+        const bySchema = kindOf('measured').schema(fields).isValidSync(payload, { strict: true });
+        expect(isTaken).toBe(bySchema);
+      }),
+      { numRuns: 3000 },
+    );
   });
 });

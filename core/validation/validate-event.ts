@@ -1,6 +1,7 @@
 import { ValidationError, type AnyObjectSchema } from 'yup';
 import { findEnvelopeFault } from './envelope';
 import { fields } from '../fields';
+import { UNITS } from '../quantity';
 import {
   EVENT_TYPES,
   isEventType,
@@ -30,9 +31,8 @@ export function validateEvent(value: unknown): Validated {
       code: 'unknown-type',
       detail: `The type of entry "${event.type}" is not known here.`,
     };
-  // Nearly all of a walk is "sound": two short fields, seen at a glance.
-  if (event.type === 'answered' && isPlainSound(event.payload))
-    return { ok: true, event: event as InspectionEvent };
+  // Nearly all of a walk is "sound" or a reading: a few short fields, seen at a glance. What is not as plain goes through the schema.
+  if (isPlain(event)) return { ok: true, event: event as InspectionEvent };
   try {
     payloadSchemas[event.type].validateSync(event.payload, { strict: true, abortEarly: true });
     return { ok: true, event: event as InspectionEvent };
@@ -43,6 +43,29 @@ export function validateEvent(value: unknown): Validated {
 }
 
 const PLAIN_KEY = /^[\w./-]{1,200}$/;
+
+const PLAIN_TYPED = /^[\w.,+-]{1,24}$/;
+const INSTRUMENTS: ReadonlySet<unknown> = new Set(['eye', 'gauge', 'sensor', 'simulated-sensor']);
+
+function isPlain({ type, payload }: AnyEvent): boolean {
+  if (type === 'answered') return isPlainSound(payload);
+  return type === 'measured' && isPlainReading(payload);
+}
+
+function isPlainReading(payload: unknown): boolean {
+  const { key, value, unit, typed, instrument } = payload as Readonly<Record<string, unknown>>;
+  return (
+    typeof key === 'string' &&
+    PLAIN_KEY.test(key) &&
+    Number.isFinite(value) &&
+    typeof unit === 'string' &&
+    Object.hasOwn(UNITS, unit) &&
+    typeof typed === 'string' &&
+    PLAIN_TYPED.test(typed) &&
+    INSTRUMENTS.has(instrument) &&
+    Object.keys(payload as object).length === 5
+  );
+}
 
 function isPlainSound(payload: unknown): boolean {
   const { key, outcome } = payload as { key?: unknown; outcome?: unknown };

@@ -3,16 +3,8 @@ import { mayHelperAnswer, type Stop } from '@nazar/core/planning';
 import type { VehicleChange } from '@nazar/core/vehicle';
 import { isRunning, runningClocks } from '@nazar/core/walking';
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import { Pressable, ScrollView, useWindowDimensions, View } from 'react-native';
-import {
-  Body,
-  Heading,
-  HintedScroll,
-  SignalWords,
-  Soft,
-  useStable,
-  type BeadState,
-} from '@/design';
+import { ScrollView, useWindowDimensions, View } from 'react-native';
+import { HintedScroll, SignalWords, useStable, type BeadState } from '@/design';
 import { RigDrawing, toBeads } from '@/drawing';
 import { useWords } from '@/i18n';
 import {
@@ -29,10 +21,12 @@ import { keepAwake } from '@/workers';
 import { CheckList } from './check-list';
 import { Clocks } from './clocks';
 import { Dock, SHORT } from './dock';
+import { News } from './news';
+import { RepairsBar } from './repairs-bar';
 import { RestButton } from './rest-button';
 import { openInStop, stateOfStop, stopAfter } from './states';
+import { StopHeading } from './stop-heading';
 import { StopList } from './stops-sheet';
-import { TurnBanner } from './turn-banner';
 import { useAnswers } from './use-answers';
 import { useClockWatch } from './use-clock-watch';
 import { useKeys } from './use-keys';
@@ -220,49 +214,26 @@ export function WalkBoard(props: WalkBoardProps) {
   const told = onward < 0 ? undefined : walk.plan?.told;
   const banners =
     told || clock.moved !== undefined ? (
-      <>
-        {told ? (
-          <TurnBanner
-            told={told}
-            stop={stops[onward].zone.title}
-            onGo={() => {
-              replanning.putAway();
-              position.goToStop(onward);
-            }}
-          />
-        ) : null}
-        {clock.moved !== undefined ? (
-          <Pressable
-            role="button"
-            onPress={clock.putAway}
-            className="min-h-touch justify-center bg-chalk px-4"
-          >
-            <Body className="text-on-chalk">
-              {t('clock.moved', { minutes: Math.round(clock.moved / 6) / 10 })}
-            </Body>
-          </Pressable>
-        ) : null}
-      </>
+      <News
+        told={told}
+        stop={told ? stops[onward].zone.title : ''}
+        onGo={() => {
+          replanning.putAway();
+          position.goToStop(onward);
+        }}
+        clockMoved={clock.moved}
+        onClockRead={clock.putAway}
+      />
     ) : undefined;
   const heading = (
-    <>
-      <View className="px-4 pb-1 pt-1">
-        <Soft>
-          {t('walk.stop', { number: stopIndex + 1, of: stops.length })} · {stop.zone.unit.number}
-          {inspection.course.present.has(stop.zone.key) ? ` · ${t('tag.proven')}` : ''}
-          {dims ? ` · ${t('awake.not')}` : ''}
-        </Soft>
-        <Heading level={1} className="text-3xl">
-          {stop.zone.title}
-        </Heading>
-      </View>
-      {walk.stale && !replanning.busy ? <Body className="px-4">{t('plan.stale')}</Body> : null}
-      {replanning.busy ? (
-        <Body className="px-4" live>
-          {t('plan.busy')}
-        </Body>
-      ) : null}
-    </>
+    <StopHeading
+      stop={stop}
+      number={stopIndex + 1}
+      of={stops.length}
+      isProven={inspection.course.present.has(stop.zone.key)}
+      isDimming={dims}
+      plan={replanning.busy ? 'busy' : walk.stale ? 'stale' : undefined}
+    />
   );
   const list = (
     <CheckList
@@ -421,15 +392,7 @@ export function WalkBoard(props: WalkBoardProps) {
         onParted={() => void appendEntries([{ ...own, type: 'parted', payload: {} }])}
       />
       {sheet === undefined && repairs.length > 0 ? (
-        <Pressable
-          role="button"
-          onPress={() => setSheet('repairs')}
-          className="min-h-touch justify-center bg-chalk px-4"
-        >
-          <Body className="text-center font-thick text-on-chalk">
-            {t('today.repairs')}: {repairs.length}
-          </Body>
-        </Pressable>
+        <RepairsBar count={repairs.length} onOpen={() => setSheet('repairs')} />
       ) : null}
     </View>
   );
