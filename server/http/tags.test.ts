@@ -102,3 +102,17 @@ it('reports the weather of the depot’s own station, marked as made up', async 
   expect(body).toMatchObject({ station: 'North Yard', simulated: true });
   expect(typeof body.airC).toBe('number');
 });
+
+it('asked to change nothing, changes nothing; asked for a stop it does not have, says so', async () => {
+  const agent = await server.as(people.ilka);
+  const { body } = await agent.get(`/api/units/${truck.id}/tags`).expect(200);
+  const [tag] = body.tags;
+  await agent.put(`/api/units/${truck.id}/tags/${tag.zoneId}`).send({}).expect(204);
+  for (const change of [{}, { required: true }, { renew: true }])
+    await agent
+      .put(`/api/units/${truck.id}/tags/${encodeURIComponent('９')}`)
+      .send(change)
+      .expect(404);
+  const after = await agent.get(`/api/units/${truck.id}/tags`).expect(200);
+  expect(after.body.tags).toEqual(body.tags);
+});

@@ -82,12 +82,15 @@ export async function changeTag(
   zoneId: string,
   change: { readonly required?: boolean; readonly renew?: boolean },
 ): Promise<Tag | undefined> {
-  const [row] = await trx('tags')
-    .where({ unit_id: unitId, zone_id: zoneId })
-    .update({
-      ...(change.required !== undefined && { required: change.required }),
-      ...(change.renew && { code: makeCode(), made_at: trx.fn.now() }),
-    })
-    .returning('*');
+  const tag = trx('tags').where({ unit_id: unitId, zone_id: zoneId });
+  const changes = {
+    ...(change.required !== undefined && { required: change.required }),
+    ...(change.renew && { code: makeCode(), made_at: trx.fn.now() }),
+  };
+  // An update of nothing is an error to the database; asked for nothing, the tag stays as it is.
+  const [row] =
+    Object.keys(changes).length === 0
+      ? await tag.select('*')
+      : await tag.update(changes).returning('*');
   return row && toTag(row);
 }
