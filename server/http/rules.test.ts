@@ -123,6 +123,31 @@ describe('policies of a depot', () => {
     const row = await inHalvern((trx) => trx('defects').where({ id: defectId }).first());
     expect(row).toMatchObject({ grade: 'major', policy_ids: ['halvern-list'], inspection_id: id });
   });
+
+  it('taken away can be chosen no more, and what names them is read by them for ever', async () => {
+    const agent = await server.as(ilka);
+    const driver = await server.as(imre);
+    await driver.delete('/api/rules/policies/halvern-list').expect(403);
+    const used = await agent.delete('/api/rules/policies/halvern-list').expect(409);
+    expect(used.body).toMatchObject({ code: 'policy-in-use' });
+    await agent.put('/api/rules/policies').send({ usual: 'two-step', byClass: {} }).expect(204);
+    await agent.delete('/api/rules/policies/halvern-list').expect(204);
+    await agent.delete('/api/rules/policies/halvern-list').expect(404);
+    await agent.delete('/api/rules/policies/two-step').expect(409);
+    const { body } = await agent.get('/api/rules').expect(200);
+    expect(body.own).toEqual([]);
+    expect(body.changes[0]).toMatchObject({ what: 'policy-taken-away', before: 'halvern-list' });
+    await agent.put('/api/rules/policies').send({ usual: 'halvern-list', byClass: {} }).expect(422);
+    await agent.post('/api/rules/policies').send(own).expect(409);
+    // A phone that has begun with it goes on, and its walk is sealed.
+    const reference = await driver.get('/api/reference').expect(200);
+    expect(reference.body.ownPolicies).toMatchObject([{ id: 'halvern-list' }]);
+    const late = await walk((log) => {
+      const begun = log.events[0] as { payload: object };
+      begun.payload = { ...begun.payload, policies: { [rig.units[1].unit.id]: 'halvern-list' } };
+    });
+    await driver.get(`/api/reports/${late}`).expect(200);
+  });
 });
 
 describe('planned jobs', () => {

@@ -12,14 +12,20 @@ import {
   findPolicyChoice,
   insertOwnPolicy,
   insertRuleChange,
+  isPolicyChosen,
+  listKeptPolicies,
   listOwnPolicies,
   listRuleChanges,
+  retireOwnPolicy,
   savePolicyChoice,
 } from '../store/rules';
 import { listUnits } from '../store/units';
 import { personOf } from './authenticate';
 import { Problem } from './problems';
 import { supervisorOf } from './supervisors';
+
+/** All of them are read with every batch of entries, also those that were taken away. */
+const MOST_OWN_POLICIES = 100;
 
 const byClassShape: ObjectShape = Object.fromEntries(
   VEHICLE_CLASSES.map((name) => [name, plainText(40)]),
@@ -33,7 +39,8 @@ const choiceSchema = object({
  * House rules of the own depot.
  * GET /rules → {choice, policies, own, changes, retention, holds}.
  * PUT /rules/policies {usual, byClass} → 204; 422 unknown-policy. POST /rules/policies (a policy) → 201; 422 policy-faults
- * with every fault and its place, 409 policy-exists. POST /holds {unitId, words} → 201 {id}; DELETE /holds/:id → 204.
+ * with every fault and its place, 409 policy-exists, too-many-policies. DELETE /rules/policies/:id → 204: it may be chosen no more,
+ * and what names it is read by it for ever; 409 policy-in-use, 404. POST /holds {unitId, words} → 201 {id}; DELETE /holds/:id → 204.
  * Everything but reading is for supervisors (403).
  */
 export function rulesRouter(db: Knex): Router {
@@ -82,6 +89,12 @@ export function rulesRouter(db: Knex): Router {
     if (faults.length > 0) throw new Problem(422, 'policy-faults', faults.join('\n'));
     const policy = request.body as Policy;
     const isNew = await inOrganisation(db, person.organisationId, async (trx) => {
+      if ((await listKeptPolicies(trx)).length >= MOST_OWN_POLICIES)
+        throw new Problem(
+          409,
+          'too-many-policies',
+          `${MOST_OWN_POLICIES} policies of your own were brought already. Grade by one of them.`,
+        );
       const inserted = await insertOwnPolicy(trx, person.organisationId, person.id, policy);
       if (inserted)
         await insertRuleChange(trx, {
@@ -102,6 +115,31 @@ export function rulesRouter(db: Knex): Router {
         `There is a policy ${policy.id} already. Reports name it, so it is never changed; give the new one another id.`,
       );
     response.status(201).json({ id: policy.id });
+  });
+
+  router.delete('/rules/policies/:id', async (request, response) => {
+    const person = supervisorOf(request);
+    const id = await plainText(40).required().validate(request.params.id);
+    await inOrganisation(db, person.organisationId, async (trx) => {
+      if (await isPolicyChosen(trx, id))
+        throw new Problem(
+          409,
+          'policy-in-use',
+          'A depot grades by this policy. Choose another one there first.',
+        );
+      if (!(await retireOwnPolicy(trx, id)))
+        throw new Problem(404, 'not-found', 'There is no such policy of your own.');
+      await insertRuleChange(trx, {
+        id: newId(),
+        organisationId: person.organisationId,
+        depotId: person.depotId,
+        byId: person.id,
+        what: 'policy-taken-away',
+        before: id,
+        after: null,
+      });
+    });
+    response.status(204).end();
   });
 
   router.post('/holds', async (request, response) => {

@@ -10,6 +10,7 @@ import * as partitions from './migrations/2026-11-26-partitions';
 import * as sendersOfPhotos from './migrations/2026-11-26-senders-of-photos';
 import * as arrivals from './migrations/2026-11-27-arrivals';
 import * as heads from './migrations/2026-11-27-heads';
+import * as retiredPolicies from './migrations/2026-11-27-retired-policies';
 import * as sessions from './migrations/2026-11-27-sessions';
 import * as openInspection from './migrations/2026-11-25-open-inspection';
 
@@ -33,6 +34,7 @@ const MIGRATIONS: readonly Migration[] = [
   { name: '2026-11-27-arrivals', up: arrivals.up },
   { name: '2026-11-27-sessions', up: sessions.up },
   { name: '2026-11-27-heads', up: heads.up },
+  { name: '2026-11-27-retired-policies', up: retiredPolicies.up },
 ];
 
 const migrationSource: Knex.MigrationSource<Migration> = {

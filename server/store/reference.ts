@@ -6,7 +6,7 @@ import { listSealKeys } from './reports';
 import type { Person } from './sessions';
 import { listJobs } from './jobs';
 import { listOutings } from './outings';
-import { findPolicyChoice, listOwnPolicies } from './rules';
+import { findPolicyChoice, listKeptPolicies } from './rules';
 import { listRigs } from './rigs';
 import { listTags } from './tags';
 import { listUnits } from './units';
@@ -28,7 +28,7 @@ export async function readReference(trx: Knex, person: Person) {
       choice: await findPolicyChoice(trx, person.depotId),
     },
     content: await presentContent(trx, person.depotId),
-    ownPolicies: await listOwnPolicies(trx),
+    ownPolicies: await listKeptPolicies(trx),
     weakSpots: await weakSpotsOf(trx, person.depotId),
     jobs: await listJobs(trx, person.depotId),
     outings: await listOutings(trx, unitIds),

@@ -17,9 +17,36 @@ export async function savePolicyChoice(
     .update({ policy_id: usual, policies_by_class: JSON.stringify(byClass) });
 }
 
-export async function listOwnPolicies(trx: Knex): Promise<Policy[]> {
+/** All that the organisation has ever brought, also what was taken away: walks and reports name it. */
+export async function listKeptPolicies(trx: Knex): Promise<Policy[]> {
   const rows = await trx('own_policies').orderBy('id').select('body');
   return rows.map((row) => row.body as Policy);
+}
+
+/** Those that may be chosen; what was taken away is not among them. */
+export async function listOwnPolicies(trx: Knex): Promise<Policy[]> {
+  const rows = await trx('own_policies').whereNull('retired_at').orderBy('id').select('body');
+  return rows.map((row) => row.body as Policy);
+}
+
+/** Whether any depot of the organisation grades by it. */
+export async function isPolicyChosen(trx: Knex, id: string): Promise<boolean> {
+  const row = await trx('depots')
+    .where({ policy_id: id })
+    .orWhereRaw('exists (select from jsonb_each_text(policies_by_class::jsonb) where value = ?)', [
+      id,
+    ])
+    .first('id');
+  return row !== undefined;
+}
+
+/** It may be chosen no more. Returns whether there was one. */
+export async function retireOwnPolicy(trx: Knex, id: string): Promise<boolean> {
+  const count = await trx('own_policies')
+    .where({ id })
+    .whereNull('retired_at')
+    .update({ retired_at: trx.fn.now() });
+  return count > 0;
 }
 
 /** False when a policy of this name is there already: a policy is never changed, only followed by another. */

@@ -15,7 +15,7 @@ export interface HouseRules {
   readonly own: readonly Policy[];
   readonly changes: readonly {
     readonly at: string;
-    readonly what: 'policies' | 'policy-brought' | 'content';
+    readonly what: 'policies' | 'policy-brought' | 'policy-taken-away' | 'content';
     readonly after: unknown;
     readonly by: string;
   }[];
@@ -40,6 +40,11 @@ export async function choosePolicies(choice: PolicyChoice): Promise<void> {
 /** @throws ApiProblem whose detail has one fault a line. */
 export async function bringPolicy(policy: unknown): Promise<void> {
   await callApi('/rules/policies', { method: 'POST', json: policy });
+}
+
+/** @throws ApiProblem when a depot grades by it. */
+export async function takePolicyAway(id: string): Promise<void> {
+  await callApi(`/rules/policies/${id}`, { method: 'DELETE' });
 }
 
 export async function hold(unitId: string, words: string): Promise<void> {

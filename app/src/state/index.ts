@@ -34,6 +34,7 @@ export {
 export { useHabit, useSpeed } from './habit';
 export {
   bringPolicy,
+  takePolicyAway,
   choosePolicies,
   hold,
   liftHold,

@@ -3,7 +3,7 @@ import { useRef, useState } from 'react';
 import { View } from 'react-native';
 import { Body, Button, Card, Heading, Sheet, Soft } from '@/design';
 import { formatWhen, useWords } from '@/i18n';
-import { bringPolicy, choosePolicies, type HouseRules } from '@/state';
+import { bringPolicy, choosePolicies, takePolicyAway, type HouseRules } from '@/state';
 
 interface PolicyCardProps {
   readonly rules: HouseRules;
@@ -84,6 +84,17 @@ export function PolicyCard({ rules, mayChange, act }: PolicyCardProps) {
             />
             <Button title={t('rules.bring')} onPress={() => input.current?.click()} />
             <Soft>{t('rules.bringWhy')}</Soft>
+            {rules.own.map(({ id, title }) => (
+              <View key={id} className="flex-row items-center gap-2">
+                <Body className="flex-1">{title}</Body>
+                <Button
+                  look="quiet"
+                  title={t('rules.takeAway')}
+                  label={t('rules.takeAwayOf', { title })}
+                  onPress={() => void act(() => takePolicyAway(id))}
+                />
+              </View>
+            ))}
             {unreadable ? (
               <Body role="alert" className="font-thick text-vermilion">
                 {t('rules.unreadable')}
