@@ -33,8 +33,11 @@ test('what a phone sent and nobody could read is looked after by the supervisor'
   await desk.goto(address('/desk'));
   const heading = desk.getByRole('heading', { name: 'Could not be taken in' });
   await expect(heading).toBeVisible();
-  await expect(desk.getByText(/^Nela Korin · 1 entry · /)).toBeVisible();
-  await expect(desk.getByText(/cannot be read\. Reload the app/)).toBeVisible();
-  await desk.getByRole('button', { name: 'Looked after: entries of Nela Korin' }).click();
-  await expect(desk.getByText(/^Nela Korin · 1 entry · /)).toHaveCount(0);
+  // Other journeys have left something too; the newest stands first.
+  const rows = desk.getByRole('button', { name: 'Looked after: entries of Nela Korin' });
+  await expect(rows.first()).toBeVisible();
+  await expect(desk.getByText(/cannot be read\. Reload the app/).first()).toBeVisible();
+  const before = await rows.count();
+  await rows.first().click();
+  await expect(rows).toHaveCount(before - 1);
 });
