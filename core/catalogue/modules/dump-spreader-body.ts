@@ -325,8 +325,8 @@ const spread: Procedure = {
     },
     {
       id: 'stop',
-      say: 'Stop.',
-      see: 'All stand within a breath.',
+      say: 'Stop all of it.',
+      see: 'Belt, cross conveyor and spinner rest within a breath.',
       withinSeconds: 3,
       fails: ['no-stop'],
     },

@@ -224,6 +224,12 @@ const cycle: Procedure = {
       see: 'Lays side by side.',
       fails: ['winch-noisy'],
     },
+    {
+      id: 'hook',
+      say: 'Hang the hook in its eye, take up the slack.',
+      see: 'Latch shut, cable snug.',
+      fails: [],
+    },
   ],
 };
 
