@@ -138,7 +138,10 @@ describe('policies of a depot', () => {
     expect(body.own).toEqual([]);
     expect(body.changes[0]).toMatchObject({ what: 'policy-taken-away', before: 'halvern-list' });
     await agent.put('/api/rules/policies').send({ usual: 'halvern-list', byClass: {} }).expect(422);
-    await agent.post('/api/rules/policies').send(own).expect(409);
+    await agent
+      .post('/api/rules/policies')
+      .send({ ...own, title: 'Softer' })
+      .expect(409);
     // A phone that has begun with it goes on, and its walk is sealed.
     const reference = await driver.get('/api/reference').expect(200);
     expect(reference.body.ownPolicies).toMatchObject([{ id: 'halvern-list' }]);
@@ -147,6 +150,10 @@ describe('policies of a depot', () => {
       begun.payload = { ...begun.payload, policies: { [rig.units[1].unit.id]: 'halvern-list' } };
     });
     await driver.get(`/api/reports/${late}`).expect(200);
+    // Taken away by mistake, the very same one comes back.
+    await agent.post('/api/rules/policies').send(own).expect(201);
+    const back = await agent.get('/api/rules').expect(200);
+    expect(back.body.own).toMatchObject([{ id: 'halvern-list' }]);
   });
 });
 

@@ -49,7 +49,7 @@ export async function retireOwnPolicy(trx: Knex, id: string): Promise<boolean> {
   return count > 0;
 }
 
-/** False when a policy of this name is there already: a policy is never changed, only followed by another. */
+/** False when another policy of this name is there already: a policy is never changed, only followed by another. */
 export async function insertOwnPolicy(
   trx: Knex,
   organisationId: string,
@@ -66,7 +66,14 @@ export async function insertOwnPolicy(
     .onConflict(['organisation_id', 'id'])
     .ignore()
     .returning('id');
-  return rows.length > 0;
+  if (rows.length > 0) return true;
+  // Taken away by mistake, the very same one is brought back.
+  const back = await trx('own_policies')
+    .where({ id: policy.id })
+    .whereNotNull('retired_at')
+    .whereRaw('body::jsonb = ?::jsonb', [JSON.stringify(policy)])
+    .update({ retired_at: null });
+  return back > 0;
 }
 
 export interface RuleChange {

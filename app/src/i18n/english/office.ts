@@ -115,7 +115,8 @@ export const office = {
     usual: 'Usual policy',
     asUsual: 'As usual',
     bring: 'Bring a policy (JSON)',
-    bringWhy: 'It is checked rule by rule before it is taken in, and never changed afterwards.',
+    bringWhy:
+      'It is checked rule by rule before it is taken in, and never changed afterwards. One that was taken away can be brought again from the same file.',
     takeAway: 'Take away',
     takeAwayOf: 'Take away: {{title}}',
     unreadable: 'This file is no JSON that can be read.',
