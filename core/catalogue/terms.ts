@@ -191,8 +191,8 @@ export const LIST_SHORT = 'list-short';
 /** The symptom of a fault that no list names: it is told in words. */
 export const SOMETHING_ELSE = 'something-else';
 
-/** What a check must come before: the first start, the first roll, everything else. */
-export const PRECEDED = ['engine-start', 'rolling', 'everything'] as const;
+/** What a check must come before: the first start, the first roll, any movement of the part that it belongs to, everything else. */
+export const PRECEDED = ['engine-start', 'rolling', 'movement', 'everything'] as const;
 export type Preceded = (typeof PRECEDED)[number];
 
 /** By what something is moved. */

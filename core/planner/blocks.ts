@@ -9,6 +9,7 @@ import {
   type PaceSettings,
   rankOf,
   type School,
+  stillParts,
   testsLamps,
   travels,
   wantAt,
@@ -171,6 +172,8 @@ interface Trait {
   readonly aboard: boolean;
   /** Looks whether something is stowed, that a cycle of its unit undoes. */
   readonly stowed: boolean;
+  /** It moves what another check wants to see as it stood. */
+  readonly upsets: boolean;
   /** What moves in it. */
   readonly cycles: readonly string[];
   readonly stowedParts: ReadonlySet<string>;
@@ -198,8 +201,12 @@ function rulesOf(
     : outset.running;
   const cold =
     !running && (outset.now ? outset.now.coldIn === 0 && outset.now.settledIn === 0 : !outset.warm);
+  const stillOf = (unitId: string) =>
+    rig.instances
+      .filter(({ unit }) => unit.id === unitId)
+      .flatMap(({ check }) => stillParts(check));
   const traits: readonly Trait[] = blocks.map((block) =>
-    traitOf(block, layout, begun, airAt(outset), school),
+    traitOf(block, layout, begun, airAt(outset), school, stillOf(block.zone.unit.id)),
   );
   const guided = traits.some(({ starts }) => starts);
   const ruleOf: Task['ruleOf'] = (oneAt, otherAt) => {
@@ -215,6 +222,8 @@ function rulesOf(
       if (!a.travels || oneAt < otherAt) return 'stopping';
     if (a.stowed && one.zone.unit.id === other.zone.unit.id)
       if (b.cycles.some((part) => a.stowedParts.has(part))) return 'stowed';
+    if (b.upsets && one.zone.unit.id === other.zone.unit.id)
+      if (one.instances.some(({ check }) => upsetBy(other, stillParts(check)))) return 'stowed';
     if (one.zone.round === 'brakes' && other.zone.round === 'brakes' && !one.act && !other.act)
       return oneAt < otherAt ? 'tests' : undefined;
     if (a.washes && b.greases && !b.washes)
@@ -241,12 +250,16 @@ function rulesOf(
   return { ruleOf, standing: traits.map(({ standing }) => standing) };
 }
 
+const upsetBy = ({ instances }: Block, parts: readonly string[]) =>
+  instances.some(({ check: { moves } }) => moves && parts.includes(moves.part));
+
 function traitOf(
   block: Block,
   layout: Layout,
   begun: Uint8Array,
   air: number,
   school: School,
+  still: readonly string[],
 ): Trait {
   const { requirement, instances, want, zone } = block;
   const some = (holds: (check: CheckInstance['check']) => boolean) =>
@@ -255,8 +268,11 @@ function traitOf(
   const washes = some(({ method }) => method === 'clean');
   const aboard = some(comesFirst);
   const standing = !block.act && isStandingIn(layout, begun, want, air, requirement);
+  const upsets = upsetBy(block, still);
   const ranked =
     !secures &&
+    // It waits for what it upsets, wherever that stands on the way round.
+    !upsets &&
     !aboard &&
     standing &&
     !washes &&
@@ -274,6 +290,7 @@ function traitOf(
     aboard,
     stowed: some(looksStowed),
     travels: some(travels),
+    upsets,
     cycles: instances.flatMap(({ check }) => cycles(check) ?? []),
     stowedParts: new Set(instances.flatMap(({ check: { partOf = [] } }) => partOf)),
     washes,

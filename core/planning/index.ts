@@ -10,6 +10,7 @@ export {
   decidesStopping,
   findEarlier,
   looksStowed,
+  stillParts,
   testsLamps,
   travels,
   type WaitsBecause,

@@ -22,6 +22,9 @@ export const testsLamps = ({ precedes }: Check) => precedes?.includes('engine-st
 export const decidesStopping = ({ precedes }: Check) => precedes?.includes('rolling') ?? false;
 export const looksStowed = ({ needs, moves }: Check) =>
   !moves && needs.some((need) => STOWED.has(need));
+/** The parts that it is looked at before anything moves them, be it by hand: latches before the cab is tilted. */
+export const stillParts = ({ precedes, partOf = [] }: Check): readonly string[] =>
+  precedes?.includes('movement') ? partOf : [];
 /** The movement of a cycle, which undoes what was stowed. */
 export const cycles = ({ moves }: Check) =>
   moves && !STILL.has(moves.by) ? moves.part : undefined;
@@ -61,6 +64,7 @@ function whyEarlier(
   if (comesFirst(other) && !comesFirst(check)) return 'aboard';
   if (rolls(check) && decidesStopping(other) && !rolls(other)) return 'stopping';
   if (part !== undefined && looksStowed(other) && other.partOf?.includes(part)) return 'stowed';
+  if (check.moves && stillParts(other).includes(check.moves.part)) return 'stowed';
   if (travels(check) && !travels(other)) return 'driven';
   return undefined;
 }

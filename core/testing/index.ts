@@ -1,4 +1,5 @@
 export { everyPayload } from './every-event';
 export * from './halvern';
 export * from './rigs';
+export { rigOfUnits, rigsOfEveryModule } from './every-module';
 export { actsOf, violationsOf } from './judged';

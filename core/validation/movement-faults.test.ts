@@ -102,6 +102,12 @@ it('names checks of one module that contradict each other', () => {
   );
 });
 
+it('names what is looked at before a movement and belongs to nothing that moves', () => {
+  expect(
+    spoilt('straight-truck-hydraulic', 'tilt-truck.cab.latches', () => ({ partOf: [] })),
+  ).toContainEqual(expect.stringContaining('comes before a movement and is part of nothing'));
+});
+
 it('names hands in reach of what could start', () => {
   expect(spoilt('straight-truck-air', 'truck.wheel.nuts', () => ({ needs: [] }))).toContainEqual(
     expect.stringMatching(/^truck\.wheel\.nuts: has hands in reach/),

@@ -193,6 +193,8 @@ function findContradictions({ checks, id }: Module): string[] {
       faults.push(`${check.id}: comes before the first start and wants the engine running`);
     if (before.includes('rolling') && has(check, 'rolls'))
       faults.push(`${check.id}: comes before the first roll and rolls itself`);
+    if (before.includes('movement') && (check.partOf ?? []).length === 0)
+      faults.push(`${check.id}: comes before a movement and is part of nothing that moves`);
     for (const part of check.partOf ?? [])
       if (!moved.has(part) && !OF_VEHICLE.has(part))
         faults.push(`${check.id}: is part of ${part}, which nothing in its module moves`);

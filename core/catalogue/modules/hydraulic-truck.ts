@@ -185,6 +185,7 @@ const own: Check[] = [
     title: 'Cab down: both latches',
     zone: 'front-corner',
     method: 'shake',
+    precedes: ['movement'],
     phases: ['pre-trip', 'weekly', 'monthly'],
     seconds: 8,
     criterion: 'Both latched, lamp out.',

@@ -36,7 +36,7 @@ import { wingPlow } from './wing-plow';
  * change of content gets a new version, so that old reports keep what was asked.
  */
 export const catalogue: Catalogue = {
-  version: '2026.11.10',
+  version: '2026.11.11',
   modules: [
     straightTruck,
     tagTrailer,
