@@ -2,7 +2,7 @@ import expo from 'eslint-config-expo/flat.js';
 import prettier from 'eslint-config-prettier';
 
 export default [
-  { ignores: ['**/node_modules/', '.nazar/', '**/dist/', '**/.expo/', 'docs/'] },
+  { ignores: ['**/node_modules/', '.nazar/', '.mutants/', '**/dist/', '**/.expo/', 'docs/'] },
   ...expo,
   prettier,
   {

@@ -91,6 +91,7 @@ export default [
     ignores: [
       '**/node_modules/',
       '.nazar/',
+      '.mutants/',
       '**/dist/',
       '**/.expo/',
       'docs/',

@@ -8,6 +8,8 @@ const LEANS_ON = {
   quantity: [],
   vehicle: [],
   catalogue: ['quantity', 'vehicle'],
+  // What is asked of each vehicle. Nothing that ships leans on it: whoever needs a module is given it.
+  content: ['quantity', 'vehicle', 'catalogue'],
   house: ['quantity', 'catalogue'],
   rig: ['quantity', 'vehicle', 'catalogue', 'house'],
   fields: ['catalogue', 'rig'],

@@ -123,6 +123,8 @@ async function touches(browser: Browser, url: string): Promise<number[]> {
   const page = await context.newPage();
   await signIn(page, url);
   await page.getByRole('button', { name: 'Start pre-trip' }).click();
+  for (const answer of ['Daylight', 'Dry', 'Above freezing'])
+    await page.getByRole('button', { name: answer, exact: true }).click();
   await page.getByRole('button', { name: 'Begin the walk' }).click();
   await page.getByTestId('sound').waitFor();
   const cdp = await context.newCDPSession(page);

@@ -1,4 +1,4 @@
-import { catalogue } from '@nazar/core/catalogue';
+import { catalogue } from '@nazar/core/content';
 import { composeRig, type Rig, type Unit } from '@nazar/core/rig';
 
 function unit(number: string, moduleId: string): Unit {

@@ -1,4 +1,5 @@
-import { catalogue, PHASES, type Circumstance } from '@nazar/core/catalogue';
+import { PHASES, type Circumstance } from '@nazar/core/catalogue';
+import { catalogue } from '@nazar/core/content';
 import {
   cutIntoBlocks,
   nearestFirst,

@@ -1,4 +1,4 @@
-import { catalogue } from '@nazar/core/catalogue';
+import { catalogue } from '@nazar/core/content';
 import { fold, type AnyEvent, type InspectionEvent } from '@nazar/core/inspection';
 import {
   answerSound,

@@ -37,9 +37,37 @@ export async function buildApp(folder = join(ROOT, '.nazar', 'app'), source = 'a
   );
   if (done.status !== 0)
     throw new Error(`The app could not be built.\n${done.stdout}\n${done.stderr}`);
+  if (source === 'app') await writeContent(folder);
   await writeServiceWorker(folder);
   writeFileSync(mark, digest);
   return folder;
+}
+
+/** What is asked of each vehicle, a file for each module and version; the app loads those that a rig needs. */
+async function writeContent(folder) {
+  const { build } = await import('esbuild');
+  const { outputFiles } = await build({
+    stdin: {
+      contents: "export { catalogue } from './core/content'",
+      resolveDir: ROOT,
+    },
+    bundle: true,
+    format: 'esm',
+    platform: 'node',
+    write: false,
+    logLevel: 'error',
+  });
+  const [{ text }] = outputFiles;
+  const { catalogue } = await import(`data:text/javascript,${encodeURIComponent(text)}`);
+  const place = join(folder, 'content', catalogue.version);
+  mkdirSync(place, { recursive: true });
+  const write = (name, content) =>
+    writeFileSync(join(place, `${name}.json`), JSON.stringify(content));
+  for (const module of catalogue.modules) write(module.id, module);
+  write(
+    'index',
+    catalogue.modules.map(({ id }) => id),
+  );
 }
 
 /** All files of the app are kept on the device; the API never is. */

@@ -1,7 +1,7 @@
 import { writeFileSync } from 'node:fs';
 import { createServer } from 'node:http';
 import { dirname, join } from 'node:path';
-import { catalogue } from '@nazar/core/catalogue';
+import { catalogue } from '@nazar/core/content';
 import type { Knex } from 'knex';
 import { pino } from 'pino';
 import { readConfiguration, type Configuration } from './configuration';

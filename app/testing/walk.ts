@@ -1,4 +1,5 @@
-import { catalogue } from '@nazar/core/catalogue';
+import { catalogue } from '@nazar/core/content';
+import { AS_SHIPPED } from '@nazar/core/house';
 import { fold } from '@nazar/core/inspection';
 import { orderWalk } from '@nazar/core/planning';
 import type { Rig } from '@nazar/core/rig';
@@ -32,5 +33,7 @@ export function walkOf(
     stale: false,
     plan: null,
     way: undefined,
+    catalogue,
+    content: AS_SHIPPED,
   };
 }

@@ -1,12 +1,13 @@
 export type * from './types';
 export * from './terms';
-export { catalogue } from './modules';
+export { CATALOGUE_VERSION } from './version';
 export { LAW, PUSHROD_STROKE, STEERING_FREE_PLAY, type LegalFigure } from './law';
 export { HOUSE_STRICTER } from './schedules/house';
 export {
   partsToReport,
   scheduleOne,
   scheduleTwo,
+  withListed,
   type Schedule,
   type ScheduleItem,
 } from './schedules';

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { catalogue, type Circumstance, type Symptom } from '../catalogue';
+import { type Circumstance, type Symptom } from '../catalogue';
+import { catalogue } from '../content';
 import {
   decideVerdict,
   gradeSymptom,

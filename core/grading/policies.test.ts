@@ -1,6 +1,7 @@
 import fc from 'fast-check';
-import { catalogue, CIRCUMSTANCES, type Circumstance, type Symptom } from '../catalogue';
-import { symptom as write, worse, worseWhenNeeded } from '../catalogue/write';
+import { CIRCUMSTANCES, type Circumstance, type Symptom } from '../catalogue';
+import { catalogue } from '../content';
+import { symptom as write, worse, worseWhenNeeded } from '../content/write';
 import {
   GRADES,
   affectsSafetyPolicy,

@@ -1,4 +1,5 @@
-import { catalogue, HOUSE_STRICTER, scheduleOne, scheduleTwo } from '../catalogue';
+import { HOUSE_STRICTER, scheduleOne, scheduleTwo } from '../catalogue';
+import { catalogue } from '../content';
 import { policies, policyById, reportedParts, scheduleTable } from '.';
 
 const both = [

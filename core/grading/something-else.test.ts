@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { catalogue, SOMETHING_ELSE } from '../catalogue';
+import { SOMETHING_ELSE } from '../catalogue';
+import { catalogue } from '../content';
 import {
   gradeSymptom,
   isUnclear,

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { catalogue, type Check } from '../catalogue';
+import { type Check } from '../catalogue';
+import { catalogue } from '../content';
 import { judgeReading } from '../measure';
 import { toSi } from '../quantity';
 import { composeRig } from '../rig';

@@ -1,4 +1,5 @@
-import { catalogue, LIST_SHORT, type ContentsItem } from '../catalogue';
+import { LIST_SHORT, type ContentsItem } from '../catalogue';
+import { catalogue } from '../content';
 import { policiesFor } from '../grading';
 import { buildReport } from '../report';
 import { composeRig } from '../rig';

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { catalogue, type Procedure } from '../catalogue';
+import { type Procedure } from '../catalogue';
+import { catalogue } from '../content';
 import { failStep, goOn, startRun, stepOf, stopAtGate, timeAgain, waitOf } from '.';
 
 const procedures = catalogue.modules.flatMap((module) => module.procedures);

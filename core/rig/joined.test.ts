@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { catalogue, PHASES, type Module } from '../catalogue';
+import { PHASES, type Module } from '../catalogue';
+import { catalogue } from '../content';
 import { orderWalk } from '../planning';
 import { composeRig, moduleOfUnit, type Unit } from '.';
 

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { catalogue } from '../catalogue';
+import { catalogue } from '../content';
 import { trailer, truck } from '../testing';
 import { composeRig, findMisfits, findUnweighed, type Unit } from '.';
 

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { catalogue } from '../catalogue';
+import { catalogue } from '../content';
 import { makeRig, trailer, truck } from '../testing/halvern';
 import { composeRig } from '.';
 

@@ -1,4 +1,4 @@
-import { catalogue } from '../catalogue';
+import { catalogue } from '../content';
 import { fold } from '../inspection';
 import type { DefectOnUnit } from '../repair';
 import { answerSound, begunOf, makeLog, makeRig, measuredOf, truck, walkId } from '../testing';

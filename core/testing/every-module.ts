@@ -1,4 +1,5 @@
-import { catalogue, type Module, type Phase } from '../catalogue';
+import { type Module, type Phase } from '../catalogue';
+import { catalogue } from '../content';
 import { composeRig, type Rig, type Unit } from '../rig';
 
 let number = 0;

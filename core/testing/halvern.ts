@@ -1,4 +1,5 @@
-import { catalogue, type Circumstance, type Phase } from '../catalogue';
+import { type Circumstance, type Phase } from '../catalogue';
+import { catalogue } from '../content';
 import type { AnyEvent, EventType, Job, Payloads } from '../inspection';
 import { toSi } from '../quantity';
 import { composeRig, type CheckInstance, type Rig, type Unit } from '../rig';

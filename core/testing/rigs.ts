@@ -1,4 +1,5 @@
-import { catalogue, type Circumstance, type Phase } from '../catalogue';
+import { type Circumstance, type Phase } from '../catalogue';
+import { catalogue } from '../content';
 import type { StandingNow } from '../planner';
 import { composeRig, type Rig, type Unit } from '../rig';
 import { trailer, truck } from './halvern';

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { catalogue, CIRCUMSTANCES, type Capability, type Circumstance } from '../catalogue';
+import { CIRCUMSTANCES, type Capability, type Circumstance } from '../catalogue';
+import { catalogue } from '../content';
 import { findObjections, GRADES, policies, policiesFor, type Grade } from '../grading';
 import { assess, circumstancesOf, fold, type Payloads } from '../inspection';
 import type { CheckInstance, Rig } from '../rig';

@@ -1,4 +1,4 @@
-import { catalogue } from '../catalogue';
+import { catalogue } from '../content';
 import { trailer, truck } from '../testing';
 import { gaugesToWatch } from '.';
 

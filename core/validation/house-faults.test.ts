@@ -1,4 +1,5 @@
-import { catalogue, type Check, type Module } from '../catalogue';
+import { type Check, type Module } from '../catalogue';
+import { catalogue } from '../content';
 import { AS_SHIPPED, type HouseContent, type OwnCheck } from '../house';
 import { findHouseFaults, readCatalogueFile, toCatalogueFile } from '.';
 

@@ -1,4 +1,5 @@
-import { catalogue, type Check, type Module } from '../catalogue';
+import { type Check, type Module } from '../catalogue';
+import { catalogue } from '../content';
 import { findMovementFaults } from './movement-faults';
 
 const moduleOf = (id: string): Module => {

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { catalogue } from '../catalogue';
+import { catalogue } from '../content';
 import { layoutOf, wantAt } from '../planning';
 import { rigNames, rigOf } from '../testing';
 import {

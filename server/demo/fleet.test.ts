@@ -1,4 +1,4 @@
-import { catalogue } from '@nazar/core/catalogue';
+import { catalogue } from '@nazar/core/content';
 import { composeRig, findMisfits, findUnweighed, moduleOfUnit } from '@nazar/core/rig';
 import { rigs, unitByNumber, units } from './fleet';
 

@@ -1,4 +1,4 @@
-import { catalogue } from '@nazar/core/catalogue';
+import { catalogue } from '@nazar/core/content';
 import { toSi } from '@nazar/core/quantity';
 import { garage, north, quay, station } from './depots';
 import { cardOf } from './cards';

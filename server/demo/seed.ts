@@ -1,4 +1,4 @@
-import { catalogue } from '@nazar/core/catalogue';
+import { catalogue } from '@nazar/core/content';
 import type { CertifiedPayload, InspectionEvent } from '@nazar/core/inspection';
 import { findModuleOfUnit } from '@nazar/core/rig';
 import { hash } from '@node-rs/argon2';

@@ -1,5 +1,5 @@
 import { findModuleOfUnit } from '@nazar/core/rig';
-import { catalogue } from '@nazar/core/catalogue';
+import { catalogue } from '@nazar/core/content';
 import type { Knex } from 'knex';
 import { inOrganisation } from '../store/connection';
 import { insertJob } from '../store/jobs';

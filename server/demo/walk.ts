@@ -1,4 +1,5 @@
-import { catalogue, type Circumstance, type Phase, type Symptom } from '@nazar/core/catalogue';
+import { type Circumstance, type Phase, type Symptom } from '@nazar/core/catalogue';
+import { catalogue } from '@nazar/core/content';
 import { chosenPolicyId, findObjections, type PolicyChoice } from '@nazar/core/grading';
 import {
   circumstancesOf,

@@ -1,5 +1,6 @@
 import { findModuleOfUnit } from '@nazar/core/rig';
-import { catalogue, type Service } from '@nazar/core/catalogue';
+import { type Service } from '@nazar/core/catalogue';
+import { catalogue } from '@nazar/core/content';
 import { serviceDue, type ServiceDue } from '@nazar/core/trend';
 import type { Knex } from 'knex';
 import { lastServices, odometersOf } from '../store/services';

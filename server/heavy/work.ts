@@ -1,4 +1,4 @@
-import { catalogue } from '@nazar/core/catalogue';
+import { catalogue } from '@nazar/core/content';
 import type { HouseContent } from '@nazar/core/house';
 import { findHouseFaults, readCatalogueFile } from '@nazar/core/validation';
 import workerpool from 'workerpool';

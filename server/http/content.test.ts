@@ -1,4 +1,5 @@
-import { catalogue, type Catalogue, type Check } from '@nazar/core/catalogue';
+import { type Catalogue, type Check } from '@nazar/core/catalogue';
+import { catalogue } from '@nazar/core/content';
 import { AS_SHIPPED, withHouse, type HouseContent } from '@nazar/core/house';
 import { composeRig } from '@nazar/core/rig';
 import { signature, trailer, truck, walkSound } from '@nazar/core/testing';

@@ -1,5 +1,5 @@
 import { findModuleOfUnit } from '@nazar/core/rig';
-import { catalogue } from '@nazar/core/catalogue';
+import { catalogue } from '@nazar/core/content';
 import { plainText, uuid } from '@nazar/core/fields';
 import { findChainFaults } from '@nazar/core/seal';
 import { Router, type Request } from 'express';

@@ -1,4 +1,4 @@
-import { catalogue } from '@nazar/core/catalogue';
+import { catalogue } from '@nazar/core/content';
 import { composeRig, findMisfits } from '@nazar/core/rig';
 import { plainText, rigUnits, uuid } from '@nazar/core/fields';
 import { Router } from 'express';

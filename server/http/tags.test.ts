@@ -1,4 +1,4 @@
-import { catalogue } from '@nazar/core/catalogue';
+import { catalogue } from '@nazar/core/content';
 import { begunOf, makeLog, makeRig, truck } from '@nazar/core/testing';
 import {
   asWalkOf,

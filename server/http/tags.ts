@@ -1,4 +1,4 @@
-import { catalogue } from '@nazar/core/catalogue';
+import { catalogue } from '@nazar/core/content';
 import { findModuleOfUnit } from '@nazar/core/rig';
 import { plainText, uuid } from '@nazar/core/fields';
 import { Router, type Request } from 'express';

@@ -1,4 +1,4 @@
-import { catalogue } from '@nazar/core/catalogue';
+import { catalogue } from '@nazar/core/content';
 import { fold, type AnyEvent } from '@nazar/core/inspection';
 import { standOf } from '@nazar/core/standing';
 import {

@@ -1,4 +1,5 @@
-import { catalogue as present, type Catalogue } from '@nazar/core/catalogue';
+import { type Catalogue } from '@nazar/core/catalogue';
+import { catalogue as present } from '@nazar/core/content';
 import { hashOf } from '@nazar/core/seal';
 import type { Knex } from 'knex';
 import { LRUCache } from 'lru-cache';

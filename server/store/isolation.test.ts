@@ -168,7 +168,7 @@ describe('the log by month', () => {
 
 describe('the catalogue that was used', () => {
   it('is kept under its version and never replaced by other content', async () => {
-    const { catalogue } = await import('@nazar/core/catalogue');
+    const { catalogue } = await import('@nazar/core/content');
     const { keepCatalogueVersion } = await import('./catalogue-versions');
     await keepCatalogueVersion(server.db, catalogue);
     const changed = { ...catalogue, modules: [catalogue.modules[0]] };

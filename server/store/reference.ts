@@ -1,4 +1,4 @@
-import { catalogue } from '@nazar/core/catalogue';
+import { catalogue } from '@nazar/core/content';
 import type { Knex } from 'knex';
 import { defectsOfUnits } from './defects';
 import { presentContent } from './house-contents';

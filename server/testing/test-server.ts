@@ -1,5 +1,5 @@
 import { generateKeyPairSync } from 'node:crypto';
-import { catalogue } from '@nazar/core/catalogue';
+import { catalogue } from '@nazar/core/content';
 import type { AnyEvent, EventType, Payloads } from '@nazar/core/inspection';
 import { trailer, truck } from '@nazar/core/testing';
 import { hash } from '@node-rs/argon2';

@@ -1,6 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { catalogue } from '@nazar/core/catalogue';
+import { catalogue } from '@nazar/core/content';
 import { en } from './en';
 import { formatWhen } from '.';
 

@@ -22,19 +22,28 @@ interface Request {
 /** The one door to the server. Throws {@link ApiProblem}; status 0 when there is no network. */
 export async function callApi(path: string, request: Request = {}): Promise<Response> {
   const { method = 'GET', json, body, type } = request;
+  return ask(`/api${path}`, {
+    method,
+    credentials: 'same-origin',
+    headers:
+      json === undefined
+        ? type
+          ? { 'Content-Type': type }
+          : {}
+        : { 'Content-Type': 'application/json' },
+    body: json === undefined ? body : JSON.stringify(json),
+  });
+}
+
+/** A file that ships with the app. @throws {@link ApiProblem} as {@link callApi} */
+export async function callFile<T>(path: string): Promise<T> {
+  return (await ask(path)).json() as Promise<T>;
+}
+
+async function ask(url: string, request?: RequestInit): Promise<Response> {
   let response: Response;
   try {
-    response = await fetch(`/api${path}`, {
-      method,
-      credentials: 'same-origin',
-      headers:
-        json === undefined
-          ? type
-            ? { 'Content-Type': type }
-            : {}
-          : { 'Content-Type': 'application/json' },
-      body: json === undefined ? body : JSON.stringify(json),
-    });
+    response = await fetch(url, request);
   } catch {
     throw new ApiProblem(0, OFFLINE, '');
   }

@@ -1,68 +1,27 @@
-import { catalogue, type Catalogue } from '@nazar/core/catalogue';
-import { AS_SHIPPED, withHouse, type HouseContent } from '@nazar/core/house';
-import { create } from 'zustand';
-import { ApiProblem, callApi, callJson } from './api';
-import { keepValue, readValue } from './database';
-import { useReference, type Reference } from './reference';
+import { AS_SHIPPED, type HouseContent } from '@nazar/core/house';
+import { callApi, callJson } from './api';
+import { readValue } from './database';
+import { useReference } from './reference';
+import { FOR_EVER, useServerRead, type ServerRead } from './server-reads';
 
-/** The catalogue as the depot asks it now. */
-export function catalogueOf(reference: Reference | undefined): Catalogue {
-  return withHouse(catalogue, reference?.content ?? AS_SHIPPED);
+/**
+ * What the depot had changed of the catalogue when a walk was begun.
+ * @returns undefined until it is here
+ */
+export function useContentOf(version: number | undefined): HouseContent | undefined {
+  const now = useReference((state) => state.reference?.content);
+  const asShipped = version === undefined || version === 0;
+  const { value: former } = useServerRead(
+    ['content', version],
+    // Kept with every answer of the server, so that a walk can be gone on with without a network.
+    async () =>
+      (await readValue<HouseContent>(`content ${version}`)) ??
+      callJson<HouseContent>(`/content/${version}`),
+    { ...FOR_EVER, enabled: !asShipped && version !== now?.version },
+  );
+  if (asShipped) return AS_SHIPPED;
+  return version === now?.version ? now : former;
 }
-
-/** As {@link catalogueOf}, for a screen. */
-export function useCatalogue(): Catalogue {
-  return catalogueOf(useReference((state) => state.reference));
-}
-
-interface FormerContents {
-  /** Versions that walks on this device were begun by and that hold no more. */
-  readonly byVersion: ReadonlyMap<number, HouseContent>;
-  readonly load: (version: number) => Promise<void>;
-}
-
-// Kept with every answer of the server, so that a walk can be gone on with without a network.
-const nameFor = (version: number) => `content ${version}`;
-
-export const useFormerContents = create<FormerContents>((set, get) => ({
-  byVersion: new Map(),
-  load: async (version) => {
-    if (get().byVersion.has(version)) return;
-    const content =
-      (await readValue<HouseContent>(nameFor(version))) ??
-      (await callJson<HouseContent>(`/content/${version}`).catch((error: unknown) => {
-        if (error instanceof ApiProblem) return undefined;
-        throw error;
-      }));
-    if (content) set(({ byVersion }) => ({ byVersion: new Map(byVersion).set(version, content) }));
-  },
-}));
-
-interface FormerCatalogues {
-  /** Versions that walks on this device were begun by before the app was updated. */
-  readonly byVersion: ReadonlyMap<string, Catalogue>;
-  readonly load: (version: string) => Promise<void>;
-}
-
-/** A walk is gone on with by the catalogue that it was begun by. */
-export const useFormerCatalogues = create<FormerCatalogues>((set, get) => ({
-  byVersion: new Map([[catalogue.version, catalogue]]),
-  load: async (version) => {
-    if (get().byVersion.has(version)) return;
-    const name = `catalogue ${version}`;
-    let found = await readValue<Catalogue>(name);
-    if (!found) {
-      const path = `/catalogue/${encodeURIComponent(version)}`;
-      found = await callJson<Catalogue>(path).catch((error: unknown) => {
-        if (error instanceof ApiProblem) return undefined;
-        throw error;
-      });
-      if (found) await keepValue(name, found);
-    }
-    const kept = found;
-    if (kept) set(({ byVersion }) => ({ byVersion: new Map(byVersion).set(version, kept) }));
-  },
-}));
 
 export interface ContentVersion {
   readonly version: number;
@@ -77,8 +36,8 @@ export interface ContentState {
   readonly versions: readonly ContentVersion[];
 }
 
-export function loadContent(): Promise<ContentState> {
-  return callJson<ContentState>('/content');
+export function useContent(): ServerRead<ContentState> {
+  return useServerRead(['content'], () => callJson<ContentState>('/content'));
 }
 
 export function loadContentVersion(version: number): Promise<HouseContent> {

@@ -1,5 +1,6 @@
 import type { Phase } from '@nazar/core/catalogue';
 import { callApi, callJson } from './api';
+import { useServerRead, type ServerRead } from './server-reads';
 import type { Outing, PlannedJob } from './reference';
 
 /** A walk of the last day and a half, as a supervisor's desk lists it. */
@@ -40,8 +41,8 @@ export interface SetAside {
   readonly receivedAt: string;
 }
 
-export function loadDesk(): Promise<Desk> {
-  return callJson<Desk>('/desk');
+export function useDesk(): ServerRead<Desk> {
+  return useServerRead(['desk'], () => callJson<Desk>('/desk'));
 }
 
 export async function planJob(job: Omit<PlannedJob, 'id'>): Promise<void> {

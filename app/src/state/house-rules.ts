@@ -1,5 +1,6 @@
 import type { Policy, PolicyChoice } from '@nazar/core/grading';
 import { callApi, callJson } from './api';
+import { useServerRead, type ServerRead } from './server-reads';
 
 export interface Hold {
   readonly id: string;
@@ -29,8 +30,8 @@ export interface HouseRules {
   readonly holds: readonly Hold[];
 }
 
-export function loadHouseRules(): Promise<HouseRules> {
-  return callJson<HouseRules>('/rules');
+export function useHouseRules(): ServerRead<HouseRules> {
+  return useServerRead(['rules'], () => callJson<HouseRules>('/rules'));
 }
 
 export async function choosePolicies(choice: PolicyChoice): Promise<void> {

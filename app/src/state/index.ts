@@ -1,21 +1,20 @@
 export type { DefectRecord } from '@nazar/core/repair';
 export { ApiProblem, OFFLINE } from './api';
+export { useCatalogueOf, useModulesOf, useWholeCatalogue } from './catalogue';
 export { fromParams, toParams, type Comparison, type ComparisonParams } from './comparison';
 export {
   bringCatalogue,
-  catalogueOf,
   changeContent,
-  loadContent,
   loadContentVersion,
-  useCatalogue,
+  useContent,
   type ContentState,
 } from './content';
-export { loadConditions } from './conditions';
+export { useRoadWeather } from './conditions';
 export {
   cancelJob,
   forgetSetAside,
-  loadDesk,
   planJob,
+  useDesk,
   type Desk,
   type DeskWalk,
   type SetAside,
@@ -38,15 +37,14 @@ export {
   choosePolicies,
   hold,
   liftHold,
-  loadHouseRules,
   renewCalendar,
+  useHouseRules,
   type HouseRules,
 } from './house-rules';
 export { keepRig, takeRigApart } from './rigs';
 export {
-  loadLogbook,
-  loadLogbookPage,
   recordService,
+  useLogbook,
   type Logbook,
   type LogbookPage,
   type LogbookWalk,
@@ -74,12 +72,11 @@ export {
   type Tag,
 } from './reference';
 export { codeOfWalk, findWalkToHelp, loadRemoteLog, useHearing, type Hearing } from './remote-log';
-export { loadReportText, loadSealKeys, parseReport } from './reports';
-export { changeTag, loadTags, type StopTag } from './tags';
+export { loadReportText, loadSealKeys, useReport } from './reports';
+export { changeTag, useTags, type StopTag } from './tags';
 export { timeNow } from './time-now';
-export { useLoaded } from './use-loaded';
 export { useSession, type SignedInPerson } from './session';
-export { endSession, loadSessions, type OpenSession } from './sessions';
+export { endSession, useSessions, type OpenSession } from './sessions';
 export { startSync, syncNow, useSync, type SyncTrouble } from './sync';
 export { previewFault, useWalk, type Walk } from './walk';
-export { loadDefectFile, useWorkshop, type DefectFile } from './workshop';
+export { useDefectFile, useWorkshop } from './workshop';

@@ -5,6 +5,7 @@ import type { ChainFault } from '@nazar/core/seal';
 import type { Unit } from '@nazar/core/rig';
 import type { ServiceDue } from '@nazar/core/trend';
 import { callJson } from './api';
+import { useServerPages, type ServerPages } from './server-reads';
 
 export interface LogbookWalk {
   readonly inspectionId: string;
@@ -70,12 +71,24 @@ export interface Logbook extends LogbookPage {
   readonly holds: readonly { readonly id: string; readonly words: string; readonly by: string }[];
 }
 
-export function loadLogbook(unitId: string): Promise<Logbook> {
-  return callJson<Logbook>(`/units/${unitId}/logbook`);
+interface UnitLogbook extends Omit<ServerPages<LogbookPage>, 'pages'> {
+  /** Undefined until it is read. */
+  readonly logbook: Logbook | undefined;
+  /** The newest walks and defects, and those before them as far as they were asked for. */
+  readonly pages: readonly LogbookPage[];
 }
 
-export function loadLogbookPage(unitId: string, before: string): Promise<LogbookPage> {
-  return callJson<LogbookPage>(`/units/${unitId}/logbook?before=${encodeURIComponent(before)}`);
+export function useLogbook(unitId: string): UnitLogbook {
+  const { pages = [], ...rest } = useServerPages<LogbookPage, string>(
+    ['logbook', unitId],
+    (before) =>
+      callJson<LogbookPage>(
+        `/units/${unitId}/logbook${before ? `?before=${encodeURIComponent(before)}` : ''}`,
+      ),
+    ({ more, walks }) => (more ? walks.at(-1)?.begunAt : undefined),
+  );
+  // Only the first has all else that is known of the unit.
+  return { ...rest, pages, logbook: pages[0] as Logbook | undefined };
 }
 
 export async function recordService(

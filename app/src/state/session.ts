@@ -1,6 +1,7 @@
 import { create } from 'zustand';
 import { ApiProblem, callApi, callJson } from './api';
 import { keepValue, readValue } from './database';
+import { serverReads } from './server-reads';
 
 export interface SignedInPerson {
   readonly id: string;
@@ -36,10 +37,13 @@ export const useSession = create<SessionState>((set) => ({
       json: { name, pin },
     });
     await keepValue(PERSON, person);
+    // What the former person could read is not the next one's.
+    serverReads.clear();
     set({ person, expired: false });
   },
   signOut: async () => {
     await keepValue(PERSON, null);
+    serverReads.clear();
     set({ person: null, expired: false });
     try {
       await callApi('/session', { method: 'DELETE' });

@@ -1,4 +1,5 @@
 import { callApi, callJson } from './api';
+import { useServerRead, type ServerRead } from './server-reads';
 
 /** Where the person is signed in. */
 export interface OpenSession {
@@ -10,9 +11,11 @@ export interface OpenSession {
   readonly here: boolean;
 }
 
-/** @throws ApiProblem */
-export async function loadSessions(): Promise<readonly OpenSession[]> {
-  return (await callJson<{ sessions: OpenSession[] }>('/sessions')).sessions;
+export function useSessions(): ServerRead<readonly OpenSession[]> {
+  return useServerRead(
+    ['sessions'],
+    async () => (await callJson<{ sessions: OpenSession[] }>('/sessions')).sessions,
+  );
 }
 
 /** @throws ApiProblem */

@@ -1,6 +1,7 @@
 import { create } from 'zustand';
 import { ApiProblem, callApi, callJson, OFFLINE } from './api';
 import { database, toEvent } from './database';
+import { forgetFormerModules } from './catalogue';
 import { onEntryKept, pruneSent } from './log';
 import { useReference } from './reference';
 import { useSession } from './session';
@@ -209,7 +210,7 @@ export function startSync(): () => void {
   window.addEventListener('offline', gone);
   document.addEventListener('visibilitychange', visible);
   now();
-  void pruneSent(Date.now());
+  void pruneSent(Date.now()).then(forgetFormerModules);
   const regularly = setInterval(() => document.visibilityState === 'visible' && now(), NEWS_AGE);
   return () => {
     clearInterval(regularly);

@@ -1,5 +1,6 @@
 import type { Phase } from '@nazar/core/catalogue';
 import { callApi, callJson } from './api';
+import { useServerRead, type ServerRead } from './server-reads';
 import type { Tag } from './reference';
 
 /** A tag with the title of its stop. */
@@ -9,9 +10,12 @@ export interface StopTag extends Tag {
   readonly phases: readonly Phase[];
 }
 
-/** The tags of a unit, made where there were none. @throws ApiProblem */
-export async function loadTags(unitId: string): Promise<readonly StopTag[]> {
-  return (await callJson<{ tags: StopTag[] }>(`/units/${unitId}/tags`)).tags;
+/** The tags of a unit, made where there were none. */
+export function useTags(unitId: string): ServerRead<readonly StopTag[]> {
+  return useServerRead(
+    ['tags', unitId],
+    async () => (await callJson<{ tags: StopTag[] }>(`/units/${unitId}/tags`)).tags,
+  );
 }
 
 /** Must it be read on every walk; or a new code. @throws ApiProblem */

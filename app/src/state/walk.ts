@@ -1,5 +1,5 @@
-import { catalogue as present } from '@nazar/core/catalogue';
-import { AS_SHIPPED } from '@nazar/core/house';
+import type { Catalogue } from '@nazar/core/catalogue';
+import type { HouseContent } from '@nazar/core/house';
 import {
   assess,
   droppedUnits,
@@ -13,7 +13,8 @@ import {
 import { followPlan, orderWalk, type Stop } from '@nazar/core/planning';
 import { rigOfWalk, standOf, type Standing } from '@nazar/core/standing';
 import { useEffect, useMemo, useState } from 'react';
-import { useFormerCatalogues, useFormerContents } from './content';
+import { useModulesOf } from './catalogue';
+import { useContentOf } from './content';
 import { useLog } from './log';
 import { useKeptPlan, type KeptPlan } from './plans';
 import { useReference } from './reference';
@@ -21,6 +22,10 @@ import { timeNow } from './time-now';
 
 /** Everything a screen shows of one walk, worked out from its log. */
 export interface Walk extends Standing {
+  /** The modules that it is made of, of the version that it was begun by. */
+  readonly catalogue: Catalogue;
+  /** What the depot had changed of them. */
+  readonly content: HouseContent;
   readonly stops: readonly Stop[];
   /** The plan that it was begun by does not know the rig as it is now; what it lacks comes last. */
   readonly stale: boolean;
@@ -56,22 +61,15 @@ export function useWalk(inspectionId: string): Walk | undefined | null {
   const dropped = inspection ? [...inspection.course.dropped.keys()].join(' ') : '';
   const hasReference = reference !== undefined;
   const kept = useKeptPlan(inspectionId);
-  const version = begun?.houseVersion ?? 0;
-  const contentNow = reference?.content?.version ?? 0;
-  const former = useFormerContents(({ byVersion }) => byVersion.get(version));
-  useEffect(() => {
-    if (version !== 0 && version !== contentNow) void useFormerContents.getState().load(version);
-  }, [version, contentNow]);
-  const content = version === 0 ? AS_SHIPPED : version === contentNow ? reference?.content : former;
+  const content = useContentOf(begun?.houseVersion);
   const hasContent = content !== undefined;
-  const edition = begun?.catalogueVersion ?? present.version;
-  const catalogue = useFormerCatalogues(({ byVersion }) => byVersion.get(edition));
-  useEffect(() => void useFormerCatalogues.getState().load(edition), [edition]);
-  // A card that has changed reaches the walk; one that has not, not again with every answer of the server.
-  const cards = useMemo(
-    () => JSON.stringify(reference?.units.filter(({ id }) => begun?.unitIds.includes(id)) ?? []),
+  const walked = useMemo(
+    () => reference?.units.filter(({ id }) => begun?.unitIds.includes(id)) ?? [],
     [reference, begun],
   );
+  const catalogue = useModulesOf(walked, begun?.catalogueVersion);
+  // A card that has changed reaches the walk; one that has not, not again with every answer of the server.
+  const cards = useMemo(() => JSON.stringify(walked), [walked]);
   const made = useMemo(() => {
     // Until the rules are here by which it was begun, nobody can say what is asked.
     if (!begun || !reference || !content || !catalogue || kept === undefined) return undefined;
@@ -92,7 +90,7 @@ export function useWalk(inspectionId: string): Walk | undefined | null {
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [eventId, circumstances, dropped, cards, hasReference, hasContent, catalogue, kept]);
   return useMemo(() => {
-    if (!inspection || !made || !reference || !catalogue)
+    if (!inspection || !made || !reference || !catalogue || !content)
       return looked && events ? null : undefined;
     const { depot, ownPolicies, units, defects } = reference;
     const standing = standOf(
@@ -100,6 +98,6 @@ export function useWalk(inspectionId: string): Walk | undefined | null {
       { catalogue, units, content, choice: depot.choice, own: ownPolicies, defects },
       made.rig,
     );
-    return { ...standing, ...made };
+    return { ...standing, ...made, catalogue, content };
   }, [inspection, made, content, catalogue, reference, looked, events]);
 }

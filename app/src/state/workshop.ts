@@ -1,6 +1,7 @@
 import type { DefectRecord, DefectStep } from '@nazar/core/repair';
-import { create } from 'zustand';
+import { useEffect } from 'react';
 import { callJson } from './api';
+import { useServerPages, useServerRead, type ServerPages, type ServerRead } from './server-reads';
 
 interface Page {
   readonly defects: readonly DefectRecord[];
@@ -10,37 +11,45 @@ interface Page {
 
 const RANK = { note: 1, minor: 2, major: 3 } as const;
 
-interface WorkshopState {
+interface Workshop extends Omit<ServerPages<Page>, 'pages'> {
   readonly defects: readonly DefectRecord[] | undefined;
   readonly counts: Readonly<Record<string, number>>;
-  readonly more: boolean;
-  readonly load: () => Promise<void>;
-  readonly loadMore: () => Promise<void>;
 }
 
-/** Open defects of the depot: worst first, then needed soon, then oldest; page by page. */
-export const useWorkshop = create<WorkshopState>((set, get) => ({
-  defects: undefined,
-  counts: {},
-  more: false,
-  load: async () => {
-    const page = await callJson<Page>('/defects?limit=50');
-    set({ defects: page.defects, counts: page.counts ?? {}, more: page.more });
-  },
-  loadMore: async () => {
-    const last = get().defects?.at(-1);
-    if (!last) return;
-    const cursor = new URLSearchParams({
-      limit: '50',
-      rank: String(RANK[last.grade]),
-      needed: String(last.neededAt !== null),
-      reportedAt: last.reportedAt,
-      id: last.id,
-    });
-    const page = await callJson<Page>(`/defects?${cursor.toString()}`);
-    set(({ defects = [] }) => ({ defects: [...defects, ...page.defects], more: page.more }));
-  },
-}));
+/**
+ * Open defects of the depot: worst first, then needed soon, then oldest; page by page.
+ * @param arrivals how often entries of this phone have reached the server: what they changed is read again
+ */
+export function useWorkshop(arrivals: number): Workshop {
+  const { pages, ...rest } = useServerPages<Page, DefectRecord>(
+    ['defects'],
+    readPage,
+    ({ defects, more }) => (more ? defects.at(-1) : undefined),
+  );
+  const { reload } = rest;
+  // What is shown stays until the answer is here: somebody may be typing beside it.
+  useEffect(() => {
+    if (arrivals > 0) reload();
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [arrivals]);
+  return {
+    ...rest,
+    defects: pages?.flatMap(({ defects }) => defects),
+    counts: pages?.[0]?.counts ?? {},
+  };
+}
+
+function readPage(last: DefectRecord | undefined): Promise<Page> {
+  if (!last) return callJson<Page>('/defects?limit=50');
+  const cursor = new URLSearchParams({
+    limit: '50',
+    rank: String(RANK[last.grade]),
+    needed: String(last.neededAt !== null),
+    reportedAt: last.reportedAt,
+    id: last.id,
+  });
+  return callJson<Page>(`/defects?${cursor.toString()}`);
+}
 
 /** A defect with its life so far. */
 export interface DefectFile {
@@ -50,6 +59,6 @@ export interface DefectFile {
   readonly formerRepair: DefectRecord | null;
 }
 
-export function loadDefectFile(id: string): Promise<DefectFile> {
-  return callJson<DefectFile>(`/defects/${id}`);
+export function useDefectFile(id: string): ServerRead<DefectFile> {
+  return useServerRead(['defect', id], () => callJson<DefectFile>(`/defects/${id}`));
 }

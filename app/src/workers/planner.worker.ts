@@ -1,4 +1,4 @@
-import { catalogue, type Capability, type Circumstance, type Phase } from '@nazar/core/catalogue';
+import type { Capability, Catalogue, Circumstance, Phase } from '@nazar/core/catalogue';
 import { withHouse, type HouseContent } from '@nazar/core/house';
 import {
   planWalk,
@@ -19,6 +19,9 @@ export interface PlanQuestion {
   readonly circumstances: readonly Circumstance[];
   /** What today's job needs: its function test is asked today. */
   readonly needed?: readonly Capability[];
+  /** The modules that the units are made of. */
+  readonly catalogue: Catalogue;
+  /** What the depot changed of them. */
   readonly content: HouseContent;
   readonly school: School;
   /** Somebody has started the engine already. */
@@ -62,7 +65,8 @@ export type Planned =
   | { readonly ok: false; readonly sentence: string };
 
 export function plan(question: PlanQuestion): Planned {
-  const { units, phase, circumstances, content, school, running, fixed, last, now } = question;
+  const { units, phase, circumstances, catalogue, content, school, running, fixed, last, now } =
+    question;
   const done = question.done && new Set(question.done);
   try {
     const rig = composeRig({

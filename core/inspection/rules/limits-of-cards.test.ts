@@ -1,4 +1,5 @@
-import { catalogue, type Phase } from '../../catalogue';
+import { type Phase } from '../../catalogue';
+import { catalogue } from '../../content';
 import { BOUNDED_FIELDS } from '../../measure';
 import { toSi, type UnitName } from '../../quantity';
 import { composeRig, type Unit } from '../../rig';

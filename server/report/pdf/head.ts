@@ -1,4 +1,4 @@
-import { catalogue } from '@nazar/core/catalogue';
+import { catalogue } from '@nazar/core/content';
 import { formatSi, unitFor, type UnitHabit } from '@nazar/core/quantity';
 import { marksOfReport, rigOfReport, type Report } from '@nazar/core/report';
 import { drawRig } from './draw-rig';

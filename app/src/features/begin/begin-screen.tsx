@@ -1,4 +1,10 @@
-import { catalogue, type Capability, type Circumstance, type Phase } from '@nazar/core/catalogue';
+import {
+  CATALOGUE_VERSION,
+  type Capability,
+  type Circumstance,
+  type Phase,
+} from '@nazar/core/catalogue';
+import { AS_SHIPPED, withHouse } from '@nazar/core/house';
 import { chosenPolicyId } from '@nazar/core/grading';
 import { orderWalk } from '@nazar/core/planning';
 import { formatSi, unitFor } from '@nazar/core/quantity';
@@ -10,7 +16,7 @@ import { useWords } from '@/i18n';
 import { PlanSheet, usePlanning } from './plan';
 import { ConditionsFields } from './conditions';
 import { useConditions } from './use-conditions';
-import { appendEntries, catalogueOf, keepPlan, useHabit, useReference, useSession } from '@/state';
+import { appendEntries, keepPlan, useHabit, useModulesOf, useReference, useSession } from '@/state';
 import { JobChoice } from './job-choice';
 
 interface BeginScreenProps {
@@ -71,15 +77,21 @@ export function BeginScreen(props: BeginScreenProps) {
   const [alone, setAlone] = useState<readonly Capability[]>();
   // What today's job needs is tried today, whatever its turn.
   const wanted = job?.needs ?? alone ?? NOTHING;
+  const units = useMemo(
+    () =>
+      rig?.unitIds.flatMap((id) => reference?.units.filter((each) => each.id === id) ?? []) ?? [],
+    [rig, reference],
+  );
+  const modules = useModulesOf(units);
   const plan = useMemo(() => {
-    if (!rig || !reference) return undefined;
-    const units = rig.unitIds.flatMap((id) => reference.units.filter((each) => each.id === id));
+    if (!rig || !reference || !modules) return undefined;
+    const catalogue = withHouse(modules, reference.content ?? AS_SHIPPED);
     const composed = composeRig({
       units,
       phase,
       circumstances,
       needed: wanted,
-      catalogue: catalogueOf(reference),
+      catalogue,
     });
     const without = (circumstance: Circumstance) =>
       composeRig({
@@ -87,7 +99,7 @@ export function BeginScreen(props: BeginScreenProps) {
         phase,
         circumstances: circumstances.filter((each) => each !== circumstance),
         needed: wanted,
-        catalogue: catalogueOf(reference),
+        catalogue,
       }).instances.length;
     const { choice } = reference.depot;
     return {
@@ -115,8 +127,8 @@ export function BeginScreen(props: BeginScreenProps) {
         TOOLS.has(need),
       ),
     };
-  }, [rig, reference, phase, circumstances, wanted]);
-  const planning = usePlanning(plan?.units, phase, circumstances, wanted);
+  }, [rig, reference, units, modules, phase, circumstances, wanted]);
+  const planning = usePlanning(plan?.units, modules, phase, circumstances, wanted);
   if (!person || !reference || !rig || !plan) return null;
 
   const houseVersion = reference.content?.version ?? 0;
@@ -137,7 +149,7 @@ export function BeginScreen(props: BeginScreenProps) {
         payload: {
           unitIds: rig.unitIds,
           phase,
-          catalogueVersion: catalogue.version,
+          catalogueVersion: CATALOGUE_VERSION,
           ...(houseVersion > 0 && { houseVersion }),
           policyId: plan.policies[rig.unitIds[0]],
           policies: plan.policies,

@@ -3,7 +3,7 @@ import { formatSi, toSi, unitFor } from '@nazar/core/quantity';
 import { circumstancesIn, type RoadWeather } from '@nazar/core/simulate';
 import { Body, Button, Card, Soft } from '@/design';
 import { useWords } from '@/i18n';
-import { loadConditions, useHabit, useLoaded } from '@/state';
+import { useHabit, useRoadWeather } from '@/state';
 
 interface StationCardProps {
   readonly onTake: (weather: RoadWeather, circumstances: readonly Circumstance[]) => void;
@@ -13,7 +13,7 @@ interface StationCardProps {
 export function StationCard({ onTake }: StationCardProps) {
   const t = useWords();
   const habit = useHabit();
-  const { value: weather, trouble } = useLoaded(loadConditions);
+  const { value: weather, trouble } = useRoadWeather();
   const unit = unitFor('temperature', habit);
   const degrees = (celsius: number) => formatSi(toSi(celsius, '°C'), unit, 0);
   return (

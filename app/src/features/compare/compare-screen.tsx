@@ -4,7 +4,7 @@ import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Body, Button, Heading, Screen, Soft, Toggles } from '@/design';
 import { useWords } from '@/i18n';
-import { useCatalogue, useReference, type Comparison } from '@/state';
+import { useReference, useWholeCatalogue, type Comparison } from '@/state';
 import { PolicyColumn } from './policy-column';
 
 export interface CompareScreenProps {
@@ -24,8 +24,8 @@ export function CompareScreen({ comparison, onBack }: CompareScreenProps) {
     comparison.circumstances,
   );
   const [stepId, setStepId] = useState(comparison.stepId);
-  const catalogue = useCatalogue();
-  const check = catalogue.modules
+  const catalogue = useWholeCatalogue();
+  const check = catalogue?.modules
     .flatMap(({ checks }) => checks)
     .find(({ id }) => id === comparison.checkId);
   const symptom = check?.symptoms.find(({ id }) => id === comparison.symptomId);
@@ -33,7 +33,7 @@ export function CompareScreen({ comparison, onBack }: CompareScreenProps) {
   if (!check || !symptom)
     return (
       <Screen title={t('compare.title')} actions={back}>
-        <Body>{t('compare.unknown')}</Body>
+        <Body>{t(catalogue ? 'compare.unknown' : 'loading')}</Body>
       </Screen>
     );
   const question = { symptom, stepId, circumstances, needed: comparison.needed };

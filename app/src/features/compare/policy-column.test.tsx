@@ -1,4 +1,5 @@
-import { catalogue, type Symptom } from '@nazar/core/catalogue';
+import { type Symptom } from '@nazar/core/catalogue';
+import { catalogue } from '@nazar/core/content';
 import { policies } from '@nazar/core/grading';
 import { fireEvent, render, screen } from '@testing-library/react';
 import '@/i18n';

@@ -3,6 +3,7 @@ import { trailer, truck } from '@nazar/core/testing';
 import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import '@/i18n';
 import { useReference, useSession } from '@/state';
+import { giveModules } from '../../../testing/give-modules';
 import { answerFetch } from '../../../testing/server-stand-in';
 import { ContentScreen } from './content-screen';
 
@@ -64,6 +65,8 @@ const show = async () => {
 };
 
 beforeEach(() => useSession.setState({ person }));
+
+beforeEach(giveModules);
 
 it('says that everything is asked as it ships', async () => {
   serve();

@@ -1,4 +1,4 @@
-import type { HouseContent } from '@nazar/core/house';
+import { AS_SHIPPED, type HouseContent } from '@nazar/core/house';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Body, Button, Card, Columns, Heading, Screen, Soft } from '@/design';
@@ -7,11 +7,11 @@ import {
   ApiProblem,
   bringCatalogue,
   changeContent,
-  loadContent,
   loadContentVersion,
-  useLoaded,
+  useContent,
   useReference,
   useSession,
+  useWholeCatalogue,
 } from '@/state';
 import { FileCard } from './file-card';
 import { LimitSheet } from './limit-sheet';
@@ -30,7 +30,8 @@ export function ContentScreen({ onBack }: ContentScreenProps) {
   const t = useWords();
   const person = useSession((state) => state.person);
   const reference = useReference((state) => state.reference);
-  const { value, trouble, reload } = useLoaded(loadContent);
+  const { value, trouble, reload } = useContent();
+  const shipped = useWholeCatalogue(AS_SHIPPED);
   const [opened, setOpened] = useState<Opened>();
   const [refused, setRefused] = useState<string>();
   if (!person) return null;
@@ -59,7 +60,7 @@ export function ContentScreen({ onBack }: ContentScreenProps) {
     act(async () =>
       changeContent(basedOn, await loadContentVersion(version), t('content.wentBack', { version })),
     );
-  const sheet = value && { units, content: value.content, onKeep: keep };
+  const sheet = value && shipped && { units, content: value.content, shipped, onKeep: keep };
   const close = () => setOpened(undefined);
   const alerts = refused?.split('\n').map((line) => (
     <Body key={line} role="alert" className="font-thick text-vermilion">
@@ -77,8 +78,8 @@ export function ContentScreen({ onBack }: ContentScreenProps) {
         <Body role="alert">{trouble === 'offline' ? t('content.offline') : trouble.sentence}</Body>
       ) : null}
       {opened ? null : alerts}
-      {!value && !trouble ? <Body>{t('loading')}</Body> : null}
-      {value ? (
+      {!(value && shipped) && !trouble ? <Body>{t('loading')}</Body> : null}
+      {value && shipped ? (
         <Columns
           left={
             <>
@@ -91,6 +92,7 @@ export function ContentScreen({ onBack }: ContentScreenProps) {
               ) : null}
               <RuleList
                 content={value.content}
+                shipped={shipped}
                 units={units}
                 mayChange={mayChange}
                 onChange={(content, words) => void keep(content, words)}

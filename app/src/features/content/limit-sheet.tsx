@@ -13,7 +13,7 @@ import type { RuleSheetProps } from './off-sheet';
 import { ScopeChoice } from './scope-choice';
 
 /** A limit of the house beside that of the law; the stricter counts. */
-export function LimitSheet({ units, content, refused, onKeep, onClose }: RuleSheetProps) {
+export function LimitSheet({ units, content, shipped, refused, onKeep, onClose }: RuleSheetProps) {
   const t = useWords();
   const habit = useHabit();
   const [chosen, setChosen] = useState<{ readonly check: Check; readonly module: Module }>();
@@ -97,7 +97,7 @@ export function LimitSheet({ units, content, refused, onKeep, onClose }: RuleShe
         </>
       ) : (
         <CheckPicker
-          modules={modulesOf(units, content).map((module) => ({
+          modules={modulesOf(units, content, shipped).map((module) => ({
             ...module,
             checks: module.checks.filter((check) => (check.reading?.bands.length ?? 0) > 0),
           }))}

@@ -1,11 +1,18 @@
-import { catalogue, type Check, type Module } from '@nazar/core/catalogue';
+import type { Catalogue, Check, Module } from '@nazar/core/catalogue';
 import { withHouse, type HouseContent } from '@nazar/core/house';
 import type { Unit } from '@nazar/core/rig';
 
-/** Modules that the units of the depot are made of, each with the checks that it asks now. */
-export function modulesOf(units: readonly Unit[], content: HouseContent): Module[] {
+/**
+ * Modules that the units of the depot are made of, each with the checks that it asks now.
+ * @param shipped the catalogue without what the depot changed
+ */
+export function modulesOf(
+  units: readonly Unit[],
+  content: HouseContent,
+  shipped: Catalogue,
+): Module[] {
   const used = new Set(units.flatMap(({ moduleId, fitted }) => [moduleId, ...(fitted ?? [])]));
-  return withHouse(catalogue, content).modules.filter(({ id }) => used.has(id));
+  return withHouse(shipped, content).modules.filter(({ id }) => used.has(id));
 }
 
 /** Units that are made of a module. */
@@ -16,10 +23,10 @@ export function unitsWith(units: readonly Unit[], moduleId: string): Unit[] {
 }
 
 /** Title of a check, as the catalogue ships it or as the house wrote it. */
-export function titleOfCheck(id: string, content: HouseContent): string {
+export function titleOfCheck(id: string, content: HouseContent, shipped: Catalogue): string {
   const own = content.own.find(({ check }) => check.id === id);
   if (own) return own.check.title;
-  for (const { checks } of [...content.modules, ...catalogue.modules]) {
+  for (const { checks } of [...content.modules, ...shipped.modules]) {
     const check = checks.find((each) => each.id === id);
     if (check) return check.title;
   }

@@ -1,4 +1,4 @@
-import type { Check, Module } from '@nazar/core/catalogue';
+import type { Catalogue, Check, Module } from '@nazar/core/catalogue';
 import { protectionOf, type HouseContent, type Scope } from '@nazar/core/house';
 import type { Unit } from '@nazar/core/rig';
 import { useState, type ReactNode } from 'react';
@@ -11,6 +11,8 @@ import { ScopeChoice } from './scope-choice';
 export interface RuleSheetProps {
   readonly units: readonly Unit[];
   readonly content: HouseContent;
+  /** The catalogue without what the depot changed. */
+  readonly shipped: Catalogue;
   /** Keeps the next version; false when it was refused, and the sheet stays. */
   readonly onKeep: (content: HouseContent, words: string) => Promise<boolean>;
   readonly onClose: () => void;
@@ -19,7 +21,7 @@ export interface RuleSheetProps {
 }
 
 /** Chooses a check that is not asked any more, and says why. */
-export function OffSheet({ units, content, refused, onKeep, onClose }: RuleSheetProps) {
+export function OffSheet({ units, content, shipped, refused, onKeep, onClose }: RuleSheetProps) {
   const t = useWords();
   const [chosen, setChosen] = useState<{ readonly check: Check; readonly module: Module }>();
   const [scope, setScope] = useState<Scope>({});
@@ -68,7 +70,7 @@ export function OffSheet({ units, content, refused, onKeep, onClose }: RuleSheet
         </>
       ) : (
         <CheckPicker
-          modules={modulesOf(units, content)}
+          modules={modulesOf(units, content, shipped)}
           objectionTo={objectionTo}
           onChoose={(check, module) => setChosen({ check, module })}
         />

@@ -17,9 +17,9 @@ const HARMS: readonly Harm[] = ['watch', 'repair', 'stop'];
 const MOST_WRONG = 4;
 
 /** Writes a check of the house: where, when, what good looks like, and what can be wrong with it. */
-export function OwnSheet({ units, content, refused, onKeep, onClose }: RuleSheetProps) {
+export function OwnSheet({ units, content, shipped, refused, onKeep, onClose }: RuleSheetProps) {
   const t = useWords();
-  const modules = modulesOf(units, content);
+  const modules = modulesOf(units, content, shipped);
   const [moduleId, setModuleId] = useState(modules[0]?.id ?? '');
   const module = modules.find(({ id }) => id === moduleId) ?? modules[0];
   const [zone, setZone] = useState<string>();

@@ -1,3 +1,4 @@
+import type { Catalogue } from '@nazar/core/catalogue';
 import type { HouseContent, Scope } from '@nazar/core/house';
 import { formatSi, toSi } from '@nazar/core/quantity';
 import type { Unit } from '@nazar/core/rig';
@@ -8,6 +9,7 @@ import { titleOfCheck } from './listed';
 
 interface RuleListProps {
   readonly content: HouseContent;
+  readonly shipped: Catalogue;
   readonly units: readonly Unit[];
   readonly mayChange: boolean;
   readonly onChange: (content: HouseContent, words: string) => void;
@@ -21,7 +23,7 @@ interface Line {
 }
 
 /** Everything that the house changed, each with its reason, and a way to take it back. */
-export function RuleList({ content, units, mayChange, onChange }: RuleListProps) {
+export function RuleList({ content, shipped, units, mayChange, onChange }: RuleListProps) {
   const t = useWords();
   const unitOf = ({ unitId }: Scope) =>
     unitId === undefined
@@ -33,7 +35,7 @@ export function RuleList({ content, units, mayChange, onChange }: RuleListProps)
       'off',
       content.off.map(({ check, reason, scope }, index) => ({
         key: `${check} ${scope.unitId ?? ''}`,
-        title: titleOfCheck(check, content),
+        title: titleOfCheck(check, content, shipped),
         note: `${reason} · ${unitOf(scope)}`,
         without: { ...content, off: leave(content.off, index) },
       })),
@@ -53,7 +55,7 @@ export function RuleList({ content, units, mayChange, onChange }: RuleListProps)
       'stricter',
       content.stricter.map(({ check, side, value, unit, reason, scope }, index) => ({
         key: `${check} ${index}`,
-        title: `${titleOfCheck(check, content)}: ${t(`content.sides.${side}`)} ${formatSi(toSi(value, unit), unit)}`,
+        title: `${titleOfCheck(check, content, shipped)}: ${t(`content.sides.${side}`)} ${formatSi(toSi(value, unit), unit)}`,
         note: `${reason} · ${unitOf(scope)}`,
         without: { ...content, stricter: leave(content.stricter, index) },
       })),

@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import { Bead, Body, Button, Card, Columns, Heading, Screen, Soft, type BeadState } from '@/design';
 import { formatWhen, useWords } from '@/i18n';
-import { loadDesk, useLoaded, useReference, useSession, type DeskWalk, type Outing } from '@/state';
+import { useDesk, useReference, useSession, type DeskWalk, type Outing } from '@/state';
 import { JobPlanner } from './job-planner';
 import { SetAsideCard } from './set-aside-card';
 
@@ -24,7 +24,7 @@ export function DeskScreen(props: DeskScreenProps) {
   const t = useWords();
   const person = useSession((state) => state.person);
   const reference = useReference((state) => state.reference);
-  const { value: desk, trouble, reload } = useLoaded(loadDesk);
+  const { value: desk, trouble, reload } = useDesk();
   if (!person) return null;
   const ready = desk?.walks.filter((walk) => walk.phase === 'pre-trip' && !walk.outAt) ?? [];
   return (

@@ -1,10 +1,17 @@
-import { catalogue, CAPABILITIES, type Capability } from '@nazar/core/catalogue';
+import { CAPABILITIES, type Capability } from '@nazar/core/catalogue';
 import { findModuleOfUnit } from '@nazar/core/rig';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Body, Button, Card, Field, Heading, Soft, Toggles } from '@/design';
 import { formatWhen, useWords } from '@/i18n';
-import { ApiProblem, cancelJob, planJob, useReference, type PlannedJob } from '@/state';
+import {
+  ApiProblem,
+  cancelJob,
+  planJob,
+  useCatalogueOf,
+  useReference,
+  type PlannedJob,
+} from '@/state';
 
 interface JobPlannerProps {
   readonly jobs: readonly PlannedJob[];
@@ -96,9 +103,11 @@ function JobForm({
   const [needs, setNeeds] = useState<readonly Capability[]>([]);
   const [inHours, setInHours] = useState<number>(3);
   const [trouble, setTrouble] = useState<string>();
-  const modules = units
-    .filter(({ id }) => unitIds.includes(id))
-    .flatMap((unit) => findModuleOfUnit(unit, catalogue) ?? []);
+  const chosen = units.filter(({ id }) => unitIds.includes(id));
+  const catalogue = useCatalogueOf(chosen);
+  const modules = catalogue
+    ? chosen.flatMap((unit) => findModuleOfUnit(unit, catalogue) ?? [])
+    : [];
   const can = CAPABILITIES.filter(
     (each) => each !== 'road' && modules.some(({ capabilities }) => capabilities.includes(each)),
   );

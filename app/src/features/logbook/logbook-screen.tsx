@@ -1,18 +1,10 @@
-import { catalogue } from '@nazar/core/catalogue';
-import { useCallback, useMemo, useState } from 'react';
+import { findModuleOfUnit } from '@nazar/core/rig';
+import { useMemo } from 'react';
 import { Linking } from 'react-native';
 import { Body, Button, Card, Columns, Heading, Screen, Soft } from '@/design';
 import { RigDrawing, unitAlone } from '@/drawing';
 import { useWords } from '@/i18n';
-import {
-  ApiProblem,
-  loadLogbook,
-  loadLogbookPage,
-  useLoaded,
-  useSession,
-  type Logbook,
-  type LogbookPage,
-} from '@/state';
+import { useCatalogueOf, useLogbook, useSession, type Logbook } from '@/state';
 import { ReadingCourses } from './reading-courses';
 import { Services } from './services';
 import { TagsCard } from './tags-card';
@@ -30,12 +22,10 @@ export interface LogbookScreenProps {
 export function LogbookScreen({ unitId, onReport, onBack }: LogbookScreenProps) {
   const t = useWords();
   const person = useSession((state) => state.person);
-  const read = useCallback(() => loadLogbook(unitId), [unitId]);
-  const { value: logbook, trouble, reload } = useLoaded(read);
-  const [pages, setPages] = useState<readonly LogbookPage[]>([]);
-  const [pageTrouble, setPageTrouble] = useState<string>();
+  const { logbook, pages, trouble, reload, more, loadMore } = useLogbook(unitId);
   const unit = logbook?.unit;
-  const rig = useMemo(() => unit && unitAlone(unit, catalogue), [unit]);
+  const catalogue = useCatalogueOf(unit ? [unit] : []);
+  const rig = useMemo(() => unit && catalogue && unitAlone(unit, catalogue), [unit, catalogue]);
   const back = <Button look="quiet" title={t('back')} onPress={onBack} />;
   if (!logbook || !unit || !person)
     return (
@@ -49,20 +39,9 @@ export function LogbookScreen({ unitId, onReport, onBack }: LogbookScreenProps) 
         </Body>
       </Screen>
     );
-  const all = [logbook, ...pages];
-  const last = all[all.length - 1];
-  const more = async () => {
-    const before = last.walks.at(-1)?.begunAt;
-    if (!before) return;
-    try {
-      const page = await loadLogbookPage(unitId, before);
-      setPages((former) => [...former, page]);
-      setPageTrouble(undefined);
-    } catch (error) {
-      if (!(error instanceof ApiProblem)) throw error;
-      setPageTrouble(error.detail || t('trouble.offline'));
-    }
-  };
+  const module = catalogue && findModuleOfUnit(unit, catalogue);
+  const titleOf = (part: string) => titleOfPart(part, module);
+  const pageTrouble = trouble === 'offline' ? t('trouble.offline') : trouble?.sentence;
   const weak = logbook.weakSpots.flatMap(
     (spot) => rig?.instances.find(({ key }) => key === `${unitId}/${spot.part}`) ?? [],
   );
@@ -81,7 +60,7 @@ export function LogbookScreen({ unitId, onReport, onBack }: LogbookScreenProps) 
               <Card>
                 <Heading level={2}>{t('weak.title')}</Heading>
                 {rig ? <RigDrawing rig={rig} label={t('weak.drawing')} weak={weak} /> : null}
-                <WeakSpots spots={logbook.weakSpots} titleOf={titleOfPart} />
+                <WeakSpots spots={logbook.weakSpots} titleOf={titleOf} />
               </Card>
             ) : null}
             <Services
@@ -91,16 +70,16 @@ export function LogbookScreen({ unitId, onReport, onBack }: LogbookScreenProps) 
               onRecorded={reload}
               onCalendar={() => void Linking.openURL(`/api/units/${unitId}/services.ics`)}
             />
-            <ReadingCourses courses={logbook.readings} />
+            <ReadingCourses courses={logbook.readings} titleOf={titleOf} />
             <TagsCard unitId={unitId} mayChange={person.role === 'supervisor'} />
           </>
         }
         right={
           <Card>
             <Heading level={2}>{t('logbook.timeLine')}</Heading>
-            <TimeLine entries={toEntries(all, logbook)} onReport={onReport} />
-            {last.more ? (
-              <Button title={t('workshop.more')} onPress={() => void more()} />
+            <TimeLine entries={toEntries(pages, logbook)} onReport={onReport} />
+            {more ? (
+              <Button title={t('workshop.more')} onPress={loadMore} />
             ) : (
               <Soft>{t('logbook.begin')}</Soft>
             )}

@@ -5,17 +5,22 @@ import { LineChart } from 'react-native-chart-kit';
 import { Body, Button, Card, Heading, Sheet, Soft, usePalette } from '@/design';
 import { formatWhen, useWords } from '@/i18n';
 import type { ReadingCourse } from '@/state';
-import { titleOfPart } from './weak-spots';
 
 const MOST_POINTS = 24;
 const HEIGHT = 200;
 
+interface ReadingCoursesProps {
+  readonly courses: readonly ReadingCourse[];
+  readonly titleOf: (part: string) => string;
+}
+
 /** How readings went over the months: one at a time, drawn and in words. */
-export function ReadingCourses({ courses }: { readonly courses: readonly ReadingCourse[] }) {
+export function ReadingCourses({ courses, titleOf: titleOfPart }: ReadingCoursesProps) {
   const t = useWords();
   const drawn = courses.filter(({ points }) => points.length >= 3);
   const [chosen, setChosen] = useState<string>();
   const [choosing, setChoosing] = useState(false);
+  const titleOf = ({ key }: ReadingCourse) => titleOfPart(key.slice(key.indexOf('/') + 1));
   const course = drawn.find(({ key }) => key === chosen) ?? drawn.at(0);
   if (!course)
     return (
@@ -57,10 +62,6 @@ export function ReadingCourses({ courses }: { readonly courses: readonly Reading
       ) : null}
     </Card>
   );
-}
-
-function titleOf({ key }: ReadingCourse): string {
-  return titleOfPart(key.slice(key.indexOf('/') + 1));
 }
 
 function lastOf({ points, unit }: ReadingCourse): string {

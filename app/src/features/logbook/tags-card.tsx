@@ -1,8 +1,8 @@
-import { useCallback, useState } from 'react';
+import { useState } from 'react';
 import { Linking, View } from 'react-native';
 import { Body, Button, Card, Heading, Soft } from '@/design';
 import { useWords } from '@/i18n';
-import { ApiProblem, changeTag, loadTags, useLoaded, type StopTag } from '@/state';
+import { ApiProblem, changeTag, useTags, type StopTag } from '@/state';
 
 interface TagsCardProps {
   readonly unitId: string;
@@ -12,8 +12,7 @@ interface TagsCardProps {
 /** What is printed at each stop of the unit, and which of them must be read. */
 export function TagsCard({ unitId, mayChange }: TagsCardProps) {
   const t = useWords();
-  const read = useCallback(() => loadTags(unitId), [unitId]);
-  const { value: tags, reload } = useLoaded(read);
+  const { value: tags, reload } = useTags(unitId);
   const [said, setSaid] = useState<string>();
   const change = async (tag: StopTag, what: { required?: boolean; renew?: boolean }) => {
     try {

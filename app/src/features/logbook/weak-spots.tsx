@@ -1,19 +1,16 @@
-import { catalogue } from '@nazar/core/catalogue';
+import type { Module } from '@nazar/core/catalogue';
 import type { WeakSpot } from '@nazar/core/repair';
 import { View } from 'react-native';
 import { Body, Soft } from '@/design';
 import { useWords } from '@/i18n';
 
 /** Title of a part: the check and its place. */
-export function titleOfPart(part: string): string {
+export function titleOfPart(part: string, module: Module | undefined): string {
   const [checkId, placeId] = part.split('/');
-  for (const module of catalogue.modules) {
-    const check = module.checks.find(({ id }) => id === checkId);
-    if (!check) continue;
-    const place = module.places.find(({ id }) => id === placeId);
-    return place ? `${check.title} · ${place.title}` : check.title;
-  }
-  return part;
+  const check = module?.checks.find(({ id }) => id === checkId);
+  if (!check) return part;
+  const place = module?.places.find(({ id }) => id === placeId);
+  return place ? `${check.title} · ${place.title}` : check.title;
 }
 
 interface WeakSpotsProps {

@@ -1,4 +1,3 @@
-import { catalogue } from '@nazar/core/catalogue';
 import { formatSi, unitFor } from '@nazar/core/quantity';
 import {
   hoursLate,
@@ -14,7 +13,7 @@ import { View } from 'react-native';
 import { Bead, Body, Card, Heading, Soft, type BeadState } from '@/design';
 import { KeptPhoto, limitDecimals, RigDrawing, SignatureDrawing } from '@/drawing';
 import { formatWhen, useWords } from '@/i18n';
-import { useHabit, useSpeed } from '@/state';
+import { useHabit, useModulesOf, useSpeed } from '@/state';
 import { AdditionLines } from './addition-lines';
 
 /** Everything that a report says, in the order in which it is read. */
@@ -23,7 +22,14 @@ export function ReportBody({ file }: { readonly file: ReportFile }) {
   const { report, seal } = file;
   const habit = useHabit();
   const speed = useSpeed();
-  const rig = useMemo(() => rigOfReport(report, catalogue), [report]);
+  const catalogue = useModulesOf(
+    (report.rig?.units ?? report.units).map(({ module: moduleId, fitted }) => ({
+      moduleId,
+      fitted,
+    })),
+    report.catalogue,
+  );
+  const rig = useMemo(() => catalogue && rigOfReport(report, catalogue), [report, catalogue]);
   const sound = report.answers.filter(({ outcome }) => outcome === 'sound').length;
   const measured = report.answers.filter(({ readings }) => readings);
   const counted = report.answers.filter((answer) => answer.counted);

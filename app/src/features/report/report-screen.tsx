@@ -1,10 +1,9 @@
-import type { ReportFile } from '@nazar/core/seal';
 import { useEffect, useState } from 'react';
 import { Linking, View } from 'react-native';
 import { Body, Button, Card, Screen, Sheet, Soft } from '@/design';
 import { HeadlineBanner } from '@/drawing';
 import { useWords } from '@/i18n';
-import { loadReportText, parseReport, useLog, useSession, useSync } from '@/state';
+import { useLog, useReport, useSession, useSync } from '@/state';
 import { ReportBody } from './report-body';
 
 export interface ReportScreenProps {
@@ -20,7 +19,6 @@ export interface ReportScreenProps {
 export function ReportScreen(props: ReportScreenProps) {
   const { reportId, onVerify, onToday, onOther, onLeave } = props;
   const t = useWords();
-  const [file, setFile] = useState<ReportFile | null>();
   const [files, setFiles] = useState(false);
   const personId = useSession((state) => state.person?.id);
   const waiting = useSync((state) => state.waiting);
@@ -31,25 +29,15 @@ export function ReportScreen(props: ReportScreenProps) {
     void useLog.getState().load(reportId);
   }, [reportId]);
   const unsent = signedHere === true && waiting > 0;
-  useEffect(() => {
-    if (unsent) return undefined;
-    let gone = false;
-    loadReportText(reportId).then(
-      (text) => !gone && setFile(parseReport(text)),
-      () => !gone && setFile((before) => before ?? null),
-    );
-    return () => {
-      gone = true;
-    };
-    // Once the last entry has left this phone the report may be there.
-  }, [reportId, unsent]);
+  // Once the last entry has left this phone the report may be there.
+  const { value: file, trouble } = useReport(reportId, !unsent);
 
   const toToday = <Button look="quiet" title={t('report.toToday')} onPress={onToday} />;
   if (!file)
     return (
       <Screen title={t('report.title')} actions={toToday}>
-        {file === undefined && !unsent ? <Body>{t('loading')}</Body> : null}
-        {file === null || unsent ? (
+        {!trouble && !unsent ? <Body>{t('loading')}</Body> : null}
+        {trouble || unsent ? (
           <Card>
             <Body>{t(signedHere ? 'report.waiting' : 'report.notHere')}</Body>
           </Card>

@@ -1,3 +1,4 @@
+import { catalogue } from '@nazar/core/content';
 import { trailer, truck } from '@nazar/core/testing';
 import type { Unit } from '@nazar/core/rig';
 import { join, listCandidates } from './candidates';
@@ -30,7 +31,10 @@ const reasons = (
   out: (id: string) => string | undefined = () => undefined,
 ) =>
   Object.fromEntries(
-    listCandidates(yard, chosen, 'metric', out).map(({ unit, reason }) => [unit.number, reason]),
+    listCandidates(yard, chosen, 'metric', catalogue, out).map(({ unit, reason }) => [
+      unit.number,
+      reason,
+    ]),
   );
 
 it('says of each unit why it cannot be added, and nothing of those that can', () => {
@@ -49,7 +53,9 @@ it('starts with something that drives', () => {
 
 it('does not hold against the next unit what stands against the rig already', () => {
   const chosen = [front, heavy];
-  expect(join(chosen, 'metric')).toMatchObject({ misfits: [{ code: 'coupling-rating' }] });
+  expect(join(chosen, 'metric', catalogue)).toMatchObject({
+    misfits: [{ code: 'coupling-rating' }],
+  });
   expect(reasons(chosen)['614']).not.toMatch(/rated/);
 });
 
@@ -60,10 +66,9 @@ it('names who is out with a unit before anything else', () => {
 });
 
 it('groups by how a unit goes', () => {
-  const groups = listCandidates(yard, [], 'metric', () => undefined).map(({ unit, group }) => [
-    unit.number,
-    group,
-  ]);
+  const groups = listCandidates(yard, [], 'metric', catalogue, () => undefined).map(
+    ({ unit, group }) => [unit.number, group],
+  );
   expect(groups).toEqual([
     ['214', 'drives'],
     ['931', 'towed'],

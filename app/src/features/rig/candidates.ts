@@ -1,4 +1,4 @@
-import { catalogue } from '@nazar/core/catalogue';
+import type { Catalogue } from '@nazar/core/catalogue';
 import type { UnitHabit } from '@nazar/core/quantity';
 import {
   composeRig,
@@ -14,7 +14,7 @@ export type Joined =
   { readonly rig: Rig; readonly misfits: readonly Misfit[] } | { readonly reason: string };
 
 /** The rig of these units in this order, or why there is none. */
-export function join(units: readonly Unit[], habit: UnitHabit): Joined {
+export function join(units: readonly Unit[], habit: UnitHabit, catalogue: Catalogue): Joined {
   try {
     const rig = composeRig({ units, phase: 'pre-trip', circumstances: [], catalogue });
     return { rig, misfits: findMisfits(rig, habit) };
@@ -38,9 +38,10 @@ export function listCandidates(
   units: readonly Unit[],
   chosen: readonly Unit[],
   habit: UnitHabit,
+  catalogue: Catalogue,
   outWith: (unitId: string) => string | undefined,
 ): Candidate[] {
-  const before = chosen.length > 0 ? join(chosen, habit) : undefined;
+  const before = chosen.length > 0 ? join(chosen, habit, catalogue) : undefined;
   const known = before && 'misfits' in before ? before.misfits.map(({ words }) => words) : [];
   return units
     .filter(({ id }) => !chosen.some((unit) => unit.id === id))
@@ -48,7 +49,7 @@ export function listCandidates(
       const module = findModuleOfUnit(unit, catalogue);
       if (!module) return [];
       const group = module.build === 'attachment' ? 'mounted' : module.powered ? 'drives' : 'towed';
-      const joined = join([...chosen, unit], habit);
+      const joined = join([...chosen, unit], habit, catalogue);
       // What stood against the rig before is not held against the unit that comes next.
       const reason =
         outWith(unit.id) ??

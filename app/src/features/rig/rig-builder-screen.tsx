@@ -4,7 +4,15 @@ import { View } from 'react-native';
 import { Body, Button, Card, Columns, Field, Heading, Screen, Soft } from '@/design';
 import { RigDrawing, RigSide } from '@/drawing';
 import { useWords } from '@/i18n';
-import { ApiProblem, keepRig, OFFLINE, useHabit, useReference, useSession } from '@/state';
+import {
+  ApiProblem,
+  keepRig,
+  OFFLINE,
+  useCatalogueOf,
+  useHabit,
+  useReference,
+  useSession,
+} from '@/state';
 import { join, listCandidates, type Group } from './candidates';
 import { RigFacts } from './rig-facts';
 
@@ -29,7 +37,8 @@ export function RigBuilderScreen({ onWalk, onKept, onBack }: RigBuilderScreenPro
   const [trouble, setTrouble] = useState<string>();
   const units = useMemo(() => reference?.units ?? [], [reference]);
   const chosen = ids.flatMap((id) => units.find((unit) => unit.id === id) ?? []);
-  const joined = chosen.length > 0 ? join(chosen, habit) : undefined;
+  const catalogue = useCatalogueOf(units);
+  const joined = catalogue && chosen.length > 0 ? join(chosen, habit, catalogue) : undefined;
   const rig = joined && 'rig' in joined ? joined.rig : undefined;
   const misfits = joined && 'misfits' in joined ? joined.misfits : [];
   const fits = rig !== undefined && misfits.length === 0;
@@ -38,7 +47,7 @@ export function RigBuilderScreen({ onWalk, onKept, onBack }: RigBuilderScreenPro
     const out = outings.find((outing) => outing.unitIds.includes(unitId));
     return out && t('rig.out', { name: out.by });
   };
-  const candidates = listCandidates(units, chosen, habit, outWith);
+  const candidates = catalogue ? listCandidates(units, chosen, habit, catalogue, outWith) : [];
   const usual = chosen.map(({ number }) => number).join(' + ');
 
   const move = (index: number, by: number) => {

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Body, Button, Columns, Screen, Soft } from '@/design';
 import { useWords } from '@/i18n';
-import { ApiProblem, loadHouseRules, useLoaded, useReference, useSession } from '@/state';
+import { ApiProblem, useHouseRules, useReference, useSession } from '@/state';
 import { CalendarCard } from './calendar-card';
 import { PolicyCard } from './policy-card';
 import { RetentionCard } from './retention-card';
@@ -15,7 +15,7 @@ export interface RulesScreenProps {
 export function RulesScreen({ onContent, onBack }: RulesScreenProps) {
   const t = useWords();
   const person = useSession((state) => state.person);
-  const { value: rules, trouble, reload } = useLoaded(loadHouseRules);
+  const { value: rules, trouble, reload } = useHouseRules();
   const depot = useReference((state) => state.reference?.depot.name);
   const [refused, setRefused] = useState<string>();
   if (!person) return null;

@@ -2,6 +2,7 @@ import { trailer, truck } from '@nazar/core/testing';
 import { fireEvent, render, screen } from '@testing-library/react';
 import '@/i18n';
 import type { Reference } from '@/state';
+import { giveModules } from '../../../testing/give-modules';
 import { LoadRecheck } from './load-recheck';
 
 const rig = { id: 'r', title: '214 with trailer 931', unitIds: [truck.id, trailer.id] };
@@ -24,6 +25,8 @@ function show(outMinutes: number | undefined, lookMinutes?: number, phase = 'und
   render(<LoadRecheck rig={rig} reference={reference} onBegin={onBegin} onRoad={onRoad} />);
   return onBegin;
 }
+
+beforeEach(giveModules);
 
 it('says nothing while the rig is in', () => {
   show(undefined);

@@ -4,7 +4,7 @@ import { gaugesToWatch, loadRecheck } from '@nazar/core/trend';
 import { View } from 'react-native';
 import { Body, Button, Heading, Soft, useNow } from '@/design';
 import { formatWhen, useWords } from '@/i18n';
-import { catalogueOf, useHabit, type Reference } from '@/state';
+import { useCatalogueOf, useHabit, type Reference } from '@/state';
 
 interface LoadRecheckProps {
   readonly rig: Reference['rigs'][number];
@@ -22,16 +22,16 @@ export function LoadRecheck({ rig, reference, onBegin, onRoad }: LoadRecheckProp
   const outing = reference.outings.find(
     ({ unitIds, purpose }) => purpose === 'job' && unitIds.some((id) => rig.unitIds.includes(id)),
   );
-  const asks = reference.units
-    .filter(({ id }) => rig.unitIds.includes(id))
-    .some((unit) =>
-      findModuleOfUnit(unit, catalogueOf(reference))?.checks.some(({ phases }) =>
-        phases.includes('under-way'),
-      ),
-    );
+  const units = reference.units.filter(({ id }) => rig.unitIds.includes(id));
+  const catalogue = useCatalogueOf(units);
+  const asks = units.some(
+    (unit) =>
+      catalogue &&
+      findModuleOfUnit(unit, catalogue)?.checks.some(({ phases }) => phases.includes('under-way')),
+  );
   const first = reference.units.find(({ id }) => id === rig.unitIds[0]);
   if (!outing) return null;
-  const gauges = first ? gaugesToWatch(first, catalogueOf(reference)) : [];
+  const gauges = first && catalogue ? gaugesToWatch(first, catalogue) : [];
   const looks = reference.lastReports
     .filter(({ unitId, phase }) => phase === 'under-way' && rig.unitIds.includes(unitId))
     .map(({ signedAt }) => Date.parse(signedAt));

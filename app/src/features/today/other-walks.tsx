@@ -3,7 +3,7 @@ import { findModuleOfUnit } from '@nazar/core/rig';
 import { useState } from 'react';
 import { Button, Sheet } from '@/design';
 import { useWords } from '@/i18n';
-import { catalogueOf, type Reference } from '@/state';
+import { useCatalogueOf, type Reference } from '@/state';
 
 interface OtherWalksProps {
   readonly rig: Reference['rigs'][number];
@@ -17,9 +17,11 @@ const OTHERS = PHASES.filter((phase) => phase !== 'pre-trip' && phase !== 'post-
 export function OtherWalks({ rig, reference, onBegin }: OtherWalksProps) {
   const t = useWords();
   const [open, setOpen] = useState(false);
-  const checks = rig.unitIds
-    .flatMap((id) => reference.units.find((unit) => unit.id === id) ?? [])
-    .flatMap((unit) => findModuleOfUnit(unit, catalogueOf(reference))?.checks ?? []);
+  const units = rig.unitIds.flatMap((id) => reference.units.find((unit) => unit.id === id) ?? []);
+  const catalogue = useCatalogueOf(units);
+  const checks = units.flatMap(
+    (unit) => (catalogue && findModuleOfUnit(unit, catalogue)?.checks) ?? [],
+  );
   return (
     <>
       <Button title={t('otherWalks.open')} onPress={() => setOpen(true)} />

@@ -5,7 +5,7 @@ import { View } from 'react-native';
 import { Bead, Body, Button, Card, Columns, Heading, Soft, type BeadState } from '@/design';
 import { RigDrawing, type FaultMark } from '@/drawing';
 import { formatWhen, useWords } from '@/i18n';
-import { catalogueOf, type DefectRecord, type Reference } from '@/state';
+import { useCatalogueOf, type DefectRecord, type Reference } from '@/state';
 
 interface RigPanelProps {
   readonly rig: Reference['rigs'][number];
@@ -24,16 +24,18 @@ interface RigPanelProps {
 export function RigPanel(props: RigPanelProps) {
   const { rig, reference, onChange, onReport, onLogbook, onLeave } = props;
   const t = useWords();
-  const composed = useMemo((): Rig | undefined => {
-    const units = rig.unitIds.flatMap((id) => reference.units.filter((unit) => unit.id === id));
-    if (units.length === 0) return undefined;
-    return composeRig({
-      units,
-      phase: 'pre-trip',
-      circumstances: [],
-      catalogue: catalogueOf(reference),
-    });
-  }, [rig, reference]);
+  const units = useMemo(
+    () => rig.unitIds.flatMap((id) => reference.units.filter((unit) => unit.id === id)),
+    [rig, reference],
+  );
+  const catalogue = useCatalogueOf(units);
+  const composed = useMemo(
+    (): Rig | undefined =>
+      catalogue && units.length > 0
+        ? composeRig({ units, phase: 'pre-trip', circumstances: [], catalogue })
+        : undefined,
+    [units, catalogue],
+  );
   const defects = reference.defects.filter(({ unitId }) => rig.unitIds.includes(unitId));
   const open = defects.filter(({ status }) => OPEN_STATUSES.includes(status));
   const outing = reference.outings.find(({ unitIds }) =>

@@ -1,4 +1,4 @@
-import { catalogue } from '@nazar/core/catalogue';
+import { catalogue } from '@nazar/core/content';
 import { act, fireEvent, render, screen } from '@testing-library/react';
 import '@/i18n';
 import { ProcedureSheet } from './procedure-sheet';

@@ -1,10 +1,8 @@
-import { catalogue } from '@nazar/core/catalogue';
-import { AS_SHIPPED } from '@nazar/core/house';
 import { droppedUnits, isAsked, rigWithout } from '@nazar/core/inspection';
 import { countMoved, type KeptStop, type Stop } from '@nazar/core/planning';
 import { findTurns, isRunning, standingNow, type Turn } from '@nazar/core/walking';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { keepPlan, readSchool, timeNow, useReference, type KeptPlan, type Walk } from '@/state';
+import { keepPlan, readSchool, timeNow, type KeptPlan, type Walk } from '@/state';
 import { planInWorker } from '@/workers/plan-walk';
 import type { Live } from './use-live';
 
@@ -22,7 +20,6 @@ interface Replanning {
  */
 export function useReplanning(walk: Walk, live: Live, zone: string): Replanning {
   const { inspection, rig, stops, plan } = walk;
-  const reference = useReference((state) => state.reference);
   const [busy, setBusy] = useState(false);
   // A plan that cannot be made is not tried again until something else happens: the former order stays.
   const failed = useRef<string>(undefined);
@@ -37,14 +34,12 @@ export function useReplanning(walk: Walk, live: Live, zone: string): Replanning 
     ahead,
     taken: new Set(plan?.taken),
   });
-  // The planner knows the present catalogue alone; a walk of before an update keeps its order.
-  const isPlannable = inspection.begun?.catalogueVersion === catalogue.version;
-  const name = isPlannable ? turns.map(({ id }) => id).join(' ') : '';
+  const name = turns.map(({ id }) => id).join(' ');
   useEffect(() => {
     // What happens meanwhile is taken once this one is there.
     if (name === '' || busy || failed.current === name) return;
     setBusy(true);
-    replan(walk, live, turns, ahead, zone, reference?.content ?? AS_SHIPPED)
+    replan(walk, live, turns, ahead, zone)
       .catch(() => {
         failed.current = name;
       })
@@ -106,9 +101,8 @@ async function replan(
   turns: readonly Turn[],
   ahead: readonly Stop[],
   zone: string,
-  content: Parameters<typeof planInWorker>[0]['content'],
 ): Promise<void> {
-  const { inspection, rig, stops, plan } = walk;
+  const { inspection, rig, stops, plan, catalogue, content } = walk;
   const { begun, answers, course } = inspection;
   if (!begun) return;
   const gone = droppedUnits(rig, course);
@@ -123,6 +117,7 @@ async function replan(
     phase: begun.phase,
     circumstances: begun.circumstances,
     needed: begun.job?.needs,
+    catalogue,
     content,
     school,
     running: isRunning(live.state) ?? false,

@@ -1,16 +1,14 @@
-import { catalogue } from '@nazar/core/catalogue';
 import { OPEN_STATUSES } from '@nazar/core/repair';
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { ScrollView, View } from 'react-native';
 import { Bead, Body, Button, Card, Heading, Soft, useNow } from '@/design';
 import { KeptPhoto, RigDrawing, unitAlone } from '@/drawing';
 import { formatWhen, useWords } from '@/i18n';
 import {
-  ApiProblem,
-  loadDefectFile,
+  useCatalogueOf,
+  useDefectFile,
   useReference,
   type Comparison,
-  type DefectFile,
   type DefectRecord,
 } from '@/state';
 import { AssignRow } from './assign-row';
@@ -37,21 +35,13 @@ export function DefectDetail(props: DefectDetailProps) {
   const { wide, role, personId, personName } = props;
   const t = useWords();
   const reference = useReference((state) => state.reference);
-  const [file, setFile] = useState<DefectFile>();
-  const { id } = props.defect;
-  const reload = useCallback(() => {
-    loadDefectFile(id).then(setFile, (error: unknown) => {
-      // Without a network what the list knows is shown, and no life.
-      if (!(error instanceof ApiProblem)) throw error;
-    });
-  }, [id]);
-  useEffect(reload, [reload]);
+  // Without a network what the list knows is shown, and no life.
+  const { value: file, reload } = useDefectFile(props.defect.id);
   const defect = file?.defect ?? props.defect;
   const { unitId } = defect;
-  const rig = useMemo(() => {
-    const unit = reference?.units.find((each) => each.id === unitId);
-    return unit && unitAlone(unit, catalogue);
-  }, [unitId, reference]);
+  const unit = reference?.units.find((each) => each.id === unitId);
+  const catalogue = useCatalogueOf(unit ? [unit] : []);
+  const rig = useMemo(() => unit && catalogue && unitAlone(unit, catalogue), [unit, catalogue]);
   const spot = defect.spot ?? rig?.instances.find(({ key }) => key === defect.key);
   const open = OPEN_STATUSES.includes(defect.status);
   return (

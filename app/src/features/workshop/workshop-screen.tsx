@@ -1,8 +1,8 @@
-import { useCallback, useEffect, useState } from 'react';
+import { useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
 import { Body, Button, Screen } from '@/design';
 import { useWords } from '@/i18n';
-import { ApiProblem, OFFLINE, useSession, useSync, useWorkshop, type Comparison } from '@/state';
+import { useSession, useSync, useWorkshop, type Comparison } from '@/state';
 import { DefectDetail } from './defect-detail';
 import { DefectList } from './defect-list';
 
@@ -22,27 +22,12 @@ export function WorkshopScreen(props: WorkshopScreenProps) {
   const { width } = useWindowDimensions();
   const wide = width >= 900;
   const person = useSession((state) => state.person);
-  const { defects, counts, more, load, loadMore } = useWorkshop();
   const [chosen, setChosen] = useState<string>();
-  const [trouble, setTrouble] = useState<string>();
   const [done, setDone] = useState<string>();
-  const offline = t('workshop.offline');
-  const reload = useCallback(
-    () =>
-      load().then(
-        () => setTrouble(undefined),
-        (error: unknown) => {
-          if (!(error instanceof ApiProblem)) throw error;
-          setTrouble(error.code === OFFLINE ? offline : error.detail);
-        },
-      ),
-    [load, offline],
-  );
   // Also what was signed without a network counts at some time, and leaves the list then.
-  const arrivals = useSync((state) => state.arrivals);
-  useEffect(() => {
-    void reload();
-  }, [reload, arrivals]);
+  const read = useWorkshop(useSync((state) => state.arrivals));
+  const { defects, counts, more, loadMore } = read;
+  const trouble = read.trouble === 'offline' ? t('workshop.offline') : read.trouble?.sentence;
   if (!person) return null;
   const defect = defects?.find(({ id }) => id === chosen) ?? (wide ? defects?.[0] : undefined);
   const total = Object.values(counts).reduce((sum, count) => sum + count, 0);
@@ -55,7 +40,7 @@ export function WorkshopScreen(props: WorkshopScreenProps) {
         setChosen(id);
         setDone(undefined);
       }}
-      onMore={() => void loadMore()}
+      onMore={loadMore}
     />
   ) : (
     <Body className="p-4">{trouble ?? t('loading')}</Body>

@@ -11,8 +11,7 @@ jest.mock('@/state', () => ({
     mockEnded.push(id);
     return Promise.resolve();
   },
-  loadSessions: () => Promise.resolve([]),
-  useLoaded: () => ({ trouble: undefined, reload: mockReload, ...mockLoaded }),
+  useSessions: () => ({ trouble: undefined, reload: mockReload, ...mockLoaded }),
 }));
 
 it('names this device, and ends another one', async () => {

@@ -2,12 +2,12 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { Body, Button, Soft } from '@/design';
 import { formatWhen, useWords } from '@/i18n';
-import { ApiProblem, endSession, loadSessions, useLoaded } from '@/state';
+import { ApiProblem, endSession, useSessions } from '@/state';
 
 /** Where the person is signed in; what they have lost or do not know they end here. */
 export function SessionsList() {
   const t = useWords();
-  const { value: sessions, trouble, reload } = useLoaded(loadSessions);
+  const { value: sessions, trouble, reload } = useSessions();
   const [failure, setFailure] = useState<string>();
   const end = async (id: string) => {
     try {

@@ -5,7 +5,11 @@ import type { Planned, PlanQuestion } from '@/workers/planner.worker';
 /** The plan of a question; the former one stays in sight until the new one is made. */
 export function usePlan(question: PlanQuestion | undefined) {
   const [made, setMade] = useState<{ readonly name: string; readonly planned: Planned }>();
-  const name = useMemo(() => (question ? JSON.stringify(question) : ''), [question]);
+  // A version of the catalogue never changes: its name says as much as its modules.
+  const name = useMemo(
+    () => (question ? JSON.stringify({ ...question, catalogue: question.catalogue.version }) : ''),
+    [question],
+  );
   useEffect(() => {
     if (!question) return undefined;
     let gone = false;

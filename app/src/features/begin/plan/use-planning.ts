@@ -1,4 +1,4 @@
-import type { Capability, Circumstance, Phase } from '@nazar/core/catalogue';
+import type { Capability, Catalogue, Circumstance, Phase } from '@nazar/core/catalogue';
 import { AS_SHIPPED } from '@nazar/core/house';
 import type { School } from '@nazar/core/planning';
 import type { Unit } from '@nazar/core/rig';
@@ -28,11 +28,12 @@ const NONE: readonly string[] = [];
 /** Plans in a worker whenever something changes that the plan depends on. */
 export function usePlanning(
   units: readonly Unit[] | undefined,
+  catalogue: Catalogue | undefined,
   phase: Phase,
   circumstances: readonly Circumstance[],
   needed: readonly Capability[],
 ): Planning {
-  const reference = useReference((state) => state.reference);
+  const content = useReference((state) => state.reference?.content) ?? AS_SHIPPED;
   const [school, setSchool] = useState<School>();
   const [last, setLast] = useState<readonly string[]>();
   const [running, setRunning] = useState(false);
@@ -45,13 +46,12 @@ export function usePlanning(
     if (ids === undefined) return;
     void readLastOrder(ids.split(' '), phase).then(setLast);
   }, [ids, phase]);
-  const content = reference?.content ?? AS_SHIPPED;
   const question = useMemo(
     () =>
-      school && units && last
-        ? { units, phase, circumstances, needed, content, school, running, fixed, last }
+      school && units && catalogue && last
+        ? { units, phase, circumstances, needed, catalogue, content, school, running, fixed, last }
         : undefined,
-    [units, phase, circumstances, needed, content, school, running, fixed, last],
+    [units, phase, circumstances, needed, catalogue, content, school, running, fixed, last],
   );
   const unbound = useMemo(
     () => (question && fixed.length > 0 ? { ...question, fixed: NONE } : undefined),

@@ -1,0 +1,128 @@
+import { CATALOGUE_VERSION, type Catalogue, type Module } from '@nazar/core/catalogue';
+import { AS_SHIPPED, withHouse, type HouseContent } from '@nazar/core/house';
+import type { Payloads } from '@nazar/core/inspection';
+import type { Unit } from '@nazar/core/rig';
+import { useQueries, useQuery } from '@tanstack/react-query';
+import { ApiProblem, callFile, callJson } from './api';
+import { database, keepValue, readValue } from './database';
+import { useReference } from './reference';
+import { FOR_EVER, serverReads } from './server-reads';
+
+/*
+ * What is asked of a vehicle comes one module at a time, when a rig needs it: the app starts without any. A module of one version
+ * never changes, so whatever was read once is good for ever; it stays on the device too, for a walk that goes on without a network
+ * after the app was updated.
+ */
+
+/** It is tried again by itself: a screen cannot do without it. */
+const PATIENT = {
+  ...FOR_EVER,
+  structuralSharing: false,
+  retry: (_count: number, error: Error) =>
+    error instanceof ApiProblem && (error.status === 0 || error.status >= 500),
+  retryDelay: (count: number) => Math.min(1_000 * 2 ** count, 15_000),
+} as const;
+
+const moduleQuery = (edition: string, id: string) => ({
+  ...PATIENT,
+  queryKey: ['module', edition, id],
+  queryFn: () => readModule(edition, id),
+});
+
+/** Null where that edition has no such module. */
+async function readModule(edition: string, id: string): Promise<Module | null> {
+  const name = `module ${edition} ${id}`;
+  const kept = () => readValue<Module>(name);
+  const found =
+    edition === CATALOGUE_VERSION
+      ? ((await callFile<Module>(`/content/${edition}/${id}.json`).catch(unlessProblem)) ??
+        (await kept()))
+      : await kept();
+  const module = found ?? (await readEdition(edition)).modules.find((each) => each.id === id);
+  if (module) await keepValue(name, module);
+  return module ?? null;
+}
+
+/** A version that the server keeps, because a walk was begun by it. */
+const readEdition = (edition: string) =>
+  serverReads.fetchQuery({
+    ...FOR_EVER,
+    queryKey: ['edition', edition],
+    queryFn: () => callJson<Catalogue>(`/catalogue/${encodeURIComponent(edition)}`),
+  });
+
+/** Lets go of modules of former versions that no walk on this device was begun by. */
+export async function forgetFormerModules(): Promise<void> {
+  const walked = new Set<string>([CATALOGUE_VERSION]);
+  await database.events.each(({ event }) => {
+    if (event.type === 'begun') walked.add((event.payload as Payloads['begun']).catalogueVersion);
+  });
+  await database.values
+    .where('name')
+    .startsWith('module ')
+    .and(({ name }) => !walked.has(name.split(' ')[1]))
+    .delete();
+}
+
+function unlessProblem(error: unknown): undefined {
+  if (!(error instanceof ApiProblem)) throw error;
+}
+
+/** One object for the same modules, so that what is derived from it is derived once. */
+const catalogues = new Map<string, Catalogue>();
+
+/**
+ * The modules that units are made of, as they ship.
+ * @param edition the version; that of this build where nothing is said
+ * @returns undefined until all of them are here
+ */
+export function useModulesOf(
+  units: readonly Pick<Unit, 'moduleId' | 'fitted'>[],
+  edition: string = CATALOGUE_VERSION,
+): Catalogue | undefined {
+  return useModules(
+    [...new Set(units.flatMap(({ moduleId, fitted = [] }) => [moduleId, ...fitted]))].sort(),
+    edition,
+  );
+}
+
+function useModules(ids: readonly string[], edition: string): Catalogue | undefined {
+  const found = useQueries({ queries: ids.map((id) => moduleQuery(edition, id)) }, serverReads).map(
+    ({ data }) => data,
+  );
+  if (found.some((module) => module === undefined)) return undefined;
+  const modules = found.flatMap((module) => module ?? []);
+  const name = `${edition} ${modules.map(({ id }) => id).join(' ')}`;
+  let catalogue = catalogues.get(name);
+  if (!catalogue) catalogues.set(name, (catalogue = { version: edition, modules }));
+  return catalogue;
+}
+
+/** As {@link useModulesOf}, with what the depot changed. */
+export function useCatalogueOf(units: readonly Unit[]): Catalogue | undefined {
+  return asAsked(useModulesOf(units), useContentNow());
+}
+
+/**
+ * Every module as the depot asks it, or as it would with other content.
+ * @returns undefined until all are here
+ */
+export function useWholeCatalogue(content?: HouseContent): Catalogue | undefined {
+  const now = useContentNow();
+  const { data: ids } = useQuery(
+    {
+      ...PATIENT,
+      queryKey: ['modules', CATALOGUE_VERSION],
+      queryFn: () => callFile<readonly string[]>(`/content/${CATALOGUE_VERSION}/index.json`),
+    },
+    serverReads,
+  );
+  const whole = useModules(ids ?? [], CATALOGUE_VERSION);
+  return asAsked(ids && whole, content ?? now);
+}
+
+const useContentNow = (): HouseContent =>
+  useReference((state) => state.reference?.content) ?? AS_SHIPPED;
+
+const asAsked = (catalogue: Catalogue | undefined, content: HouseContent) =>
+  catalogue && withHouse(catalogue, content);

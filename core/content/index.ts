@@ -1,0 +1,1 @@
+export { catalogue } from './modules';

@@ -1,0 +1,40 @@
+import type { Module } from '../../../catalogue';
+import { module } from '../../write';
+import {
+  trailerChecks,
+  trailerCombinations,
+  trailerServices,
+  trailerSpecification,
+} from '../../trailer';
+import { HEIGHT, LENGTH, WIDTH, places, shapes, zones } from './measures';
+
+export const tagTrailer: Module = module({
+  id: 'tag-trailer-air',
+  title: 'Tag trailer, air brakes',
+  build: 'chassis',
+  vehicleClass: 'trailer',
+  powered: false,
+  airBrakes: true,
+  length: LENGTH,
+  width: WIDTH,
+  height: HEIGHT,
+  capabilities: ['road'],
+  joints: { front: { sort: 'pintle', x: 0 } },
+  mounts: [{ sort: 'deck', x: 2, z: 0.9 }],
+  requires: ['air-lines', 'electrical-socket'],
+  specification: [
+    ...trailerSpecification,
+    {
+      id: 'breakawayVoltageLow',
+      title: 'Breakaway battery, lowest',
+      kind: 'voltage',
+      required: true,
+    },
+  ],
+  zones,
+  places,
+  shapes,
+  checks: trailerChecks,
+  combinations: trailerCombinations,
+  services: trailerServices,
+});

@@ -1,0 +1,221 @@
+import { LAW } from '../../catalogue';
+import type { Check } from '../../catalogue';
+import { check, rustScale, symptom } from '../write';
+
+const BOTH = ['pre-trip', 'post-trip'] as const;
+
+/** At the drawbar: eye, chains, breakaway, lines, jack. */
+export const drawbarChecks: Check[] = [
+  check({
+    id: 'tag-trailer.coupling.eye',
+    title: 'Look at the eye in the hook',
+    zone: 'drawbar',
+    method: 'look',
+    needs: ['lamp', 'chocked'],
+    helper: 'driver-only',
+    seconds: 14,
+    criterion: 'Eye seated, latch closed and pinned, wear within the mark, no crack.',
+    source: '49 CFR 393.70(c)',
+    symptoms: [
+      symptom('eye-crack', 'Crack in eye or drawbar', 'coupling', 'stop'),
+      symptom('eye-unlocked', 'Latch open or pin missing', 'coupling', 'stop'),
+      symptom('eye-worn', 'Worn, within the mark', 'coupling', 'repair'),
+    ],
+    why: 'The one joint that must not open.',
+  }),
+  check({
+    id: 'tag-trailer.coupling.bolts',
+    title: 'Shake the eye plate, feel its bolts',
+    zone: 'drawbar',
+    method: 'shake',
+    needs: ['gloves', 'chocked'],
+    seconds: 8,
+    criterion: 'All bolts there and tight, height set with all of them.',
+    source: '49 CFR 393.70(c)',
+    symptoms: [
+      symptom('plate-loose', 'Loose or a bolt missing', 'coupling', 'stop'),
+      symptom('plate-rust-streak', 'Rust streak at a bolt, tight', 'coupling', 'repair'),
+    ],
+    why: 'Bolts that work loose saw through the plate.',
+  }),
+  check({
+    id: 'tag-trailer.coupling.chain',
+    title: 'Pull the safety chain and try its hook',
+    zone: 'drawbar',
+    each: 'chain',
+    method: 'feel',
+    needs: ['gloves'],
+    seconds: 8,
+    criterion:
+      'Crossed under the drawbar, hooked with the latch shut, slack for turns, no worn link.',
+    source: '49 CFR 393.70(d)',
+    symptoms: [
+      symptom('chain-missing', 'Missing or broken', 'coupling', 'stop'),
+      symptom('chain-off', 'Not hooked', 'coupling', 'stop'),
+      symptom('chain-worn', 'Link worn or stretched', 'coupling', 'stop'),
+      symptom('hook-latch', 'Hook latch weak', 'coupling', 'repair', {
+        many: { from: 2, harm: 'stop', because: 'both chains may jump out' },
+      }),
+      symptom('chain-drags', 'Drags on the ground', 'coupling', 'repair', {
+        condition: 'Take it up before leaving.',
+        bars: 'before-leaving',
+      }),
+    ],
+    fixes: { 'chain-off': ['Hook it crossed'], 'chain-drags': ['Take up the slack'] },
+    why: 'Crossed chains catch the drawbar when the eye fails.',
+  }),
+  check({
+    id: 'tag-trailer.coupling.breakaway',
+    title: 'Follow the breakaway cable to its switch',
+    zone: 'drawbar',
+    method: 'look',
+    seconds: 9,
+    criterion: 'Hooked to the truck and not to the chains, whole, shorter than the chains, pin in.',
+    source: '49 CFR 393.43(d)',
+    symptoms: [
+      symptom('breakaway-off', 'Not hooked or pin out', 'brakes', 'stop'),
+      symptom('breakaway-broken', 'Broken', 'brakes', 'stop'),
+      symptom('breakaway-frayed', 'Frayed, still whole', 'brakes', 'repair'),
+    ],
+    fixes: { 'breakaway-off': ['Hook it to the truck'] },
+    why: 'It brakes a trailer that has torn away.',
+  }),
+  check({
+    id: 'tag-trailer.coupling.breakaway-battery',
+    title: 'Measure the breakaway battery',
+    zone: 'drawbar',
+    method: 'measure',
+    seconds: 12,
+    criterion: 'At least 12.4 V at rest, box shut, leads tight.',
+    source: '49 CFR 393.43(d); unit specification',
+    reading: {
+      kind: 'voltage',
+      ask: 'Voltage at the breakaway battery',
+      required: true,
+      plausible: [0, 17, 'V'],
+      uncertainty: [0.05, 'V'],
+      bands: [
+        {
+          side: 'below',
+          limit: {
+            from: 'specification',
+            field: 'breakawayVoltageLow',
+            share: 0.95,
+          },
+          symptom: 'breakaway-flat',
+        },
+        {
+          side: 'below',
+          limit: { from: 'specification', field: 'breakawayVoltageLow' },
+          symptom: 'breakaway-weak',
+        },
+      ],
+    },
+    symptoms: [
+      symptom('breakaway-flat', 'Flat', 'brakes', 'stop'),
+      symptom('breakaway-weak', 'Weak', 'brakes', 'repair', {
+        condition: 'Charge it before tomorrow.',
+      }),
+      symptom('breakaway-box', 'Box open or lead loose', 'electrical', 'repair'),
+    ],
+    why: 'Fifteen minutes of braking must come out of it.',
+  }),
+  check({
+    id: 'tag-trailer.coupling.breakaway-holds',
+    title: 'Pull the breakaway pin and time how long the brakes hold',
+    zone: 'drawbar',
+    method: 'measure',
+    phases: ['monthly'],
+    needs: ['chocked'],
+    seconds: 900,
+    criterion: 'On at once, and held for 15 minutes. Push the pin home afterwards.',
+    source: LAW.breakawayHolds.source,
+    reading: {
+      kind: 'duration',
+      ask: 'Minutes that they held; stop after 15',
+      typedIn: { metric: 'min', customary: 'min' },
+      required: true,
+      plausible: [0, 240, 'min'],
+      uncertainty: [0, 'min'],
+      bands: [
+        {
+          side: 'below',
+          limit: { from: 'law', ...LAW.breakawayHolds },
+          symptom: 'breakaway-short',
+        },
+      ],
+    },
+    symptoms: [
+      symptom('breakaway-dead', 'Brakes do not come on', 'brakes', 'stop'),
+      symptom('breakaway-short', 'Held less than 15 minutes', 'brakes', 'stop'),
+    ],
+    why: 'So long it stands on the hill until somebody has put chocks under it.',
+  }),
+  check({
+    id: 'tag-trailer.coupling.jack',
+    title: 'Look that the jack is up and pinned',
+    zone: 'drawbar',
+    method: 'look',
+    seconds: 5,
+    criterion: 'Fully up, swung away, pin in, foot stowed.',
+    symptoms: [
+      symptom('jack-down', 'Hangs down', 'coupling', 'stop'),
+      symptom('jack-falls', 'Does not stay up', 'coupling', 'stop'),
+      symptom('jack-bent', 'Bent, stays up', 'coupling', 'repair'),
+    ],
+    fixes: { 'jack-down': ['Wind it up and pin it'] },
+    why: 'A jack that drops digs in at speed.',
+  }),
+  check({
+    id: 'tag-trailer.coupling.lines',
+    title: 'Follow air lines and cable from truck to trailer',
+    zone: 'drawbar',
+    method: 'listen',
+    needs: ['air-charged', 'chocked'],
+    seconds: 10,
+    criterion: 'No hiss, slack for turns, clear of ground and chains.',
+    source: '49 CFR 393.45, 393.28',
+    symptoms: [
+      symptom('line-hiss', 'It hisses', 'brakes', 'stop'),
+      symptom('line-stretched', 'Stretched: too short for a turn', 'brakes', 'repair'),
+      symptom('line-drags', 'Drags', 'brakes', 'repair', {
+        condition: 'Tie it up before leaving.',
+        bars: 'before-leaving',
+      }),
+      symptom('cable-bare', 'Cable bare', 'electrical', 'repair'),
+    ],
+    fixes: { 'line-drags': ['Tie it up'] },
+    why: 'A line that drags is torn off at the first kerb.',
+  }),
+  check({
+    id: 'tag-trailer.frame.drawbar',
+    title: 'Follow the welds of the drawbar',
+    zone: 'drawbar',
+    method: 'look',
+    needs: ['lamp', 'chocked'],
+    seconds: 9,
+    criterion: 'Straight, no crack at any weld.',
+    source: '49 CFR 393.70, 393.201',
+    symptoms: [
+      symptom('drawbar-crack', 'Crack or bend', 'frame', 'stop'),
+      symptom('drawbar-rust', 'Rust', 'frame', 'repair', { scale: rustScale }),
+    ],
+    why: 'A weld cracks from the bottom up, where nobody looks.',
+  }),
+  check({
+    id: 'tag-trailer.approach.level',
+    title: 'Stand back and see if truck and trailer stand level',
+    zone: 'drawbar',
+    method: 'look',
+    phases: BOTH,
+    seconds: 6,
+    criterion: 'Drawbar level, bed not leaning.',
+    symptoms: [
+      symptom('nose-wrong', 'Nose high or low', 'coupling', 'repair', {
+        condition: 'Set the eye to the height of the hook.',
+      }),
+      symptom('bed-leans', 'Bed leans', 'suspension', 'stop'),
+    ],
+    why: 'A nose that is too high takes weight off the truck’s axle.',
+  }),
+];
