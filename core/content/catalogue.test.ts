@@ -180,6 +180,11 @@ describe('a faulty catalogue', () => {
     const twice = { ...truck, checks: [...truck.checks, truck.checks[0]] };
     expect(faultsOf(twice)).toMatch(/stands twice/);
   });
+  it('names a service that stands twice, of which one record would count for both', () => {
+    const [first] = truck.services;
+    const module = { ...truck, services: [...truck.services, { ...first, title: 'Other work' }] };
+    expect(faultsOf(module)).toMatch(/the service truck\..* stands twice/);
+  });
   it('names a symptom that stands twice', () => {
     const change = (check: Check) => ({ symptoms: [check.symptoms[0], check.symptoms[0]] });
     expect(faultsOf(withCheck(truck, change))).toMatch(/symptom stands twice/);

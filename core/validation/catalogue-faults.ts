@@ -18,6 +18,11 @@ export function findCatalogueFaults(catalogue: Catalogue): string[] {
       if (seen.has(id)) faults.push(`${module.id}: the check ${id} stands twice`);
       seen.add(id);
     }
+    // A service that is done would count for two.
+    const services = module.services ?? [];
+    for (const [index, { id }] of services.entries())
+      if (services.findIndex((each) => each.id === id) < index)
+        faults.push(`${module.id}: the service ${id} stands twice`);
   }
   return faults;
 }

@@ -509,7 +509,7 @@ export const mobileCrane: Module = module({
   services: [
     ...shared.services,
     {
-      id: `${P}.monthly`,
+      id: `${P}.lifting-monthly`,
       title: 'Monthly inspection, written',
       every: { days: 31 },
       source: '29 CFR 1926.1412(e)',
