@@ -7,8 +7,12 @@ import { View } from 'react-native';
 import { fonts, wearGloves } from '@/design';
 import { SavingLine } from '@/features/saving';
 import '@/i18n';
+import { bringLaterScreens } from '@/later';
 import { keepAppOffline } from '@/workers';
 import { startSync, usePreferences, useReference, useSession } from '@/state';
+
+/** By then the first screen stands, milliseconds. */
+const QUIET = 3_000;
 
 /** Fonts, light, who is signed in, and the state of saving above every screen. */
 export default function Layout() {
@@ -35,6 +39,10 @@ export default function Layout() {
     return () => phone.removeEventListener('change', follow);
   }, [theme, setColorScheme]);
   useEffect(() => wearGloves(gloves), [gloves]);
+  useEffect(() => {
+    const soon = setTimeout(bringLaterScreens, QUIET);
+    return () => clearTimeout(soon);
+  }, []);
   const personId = person?.id;
   useEffect(() => {
     if (!personId) return undefined;

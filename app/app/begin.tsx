@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { Redirect, useLocalSearchParams, useRouter } from 'expo-router';
 import { PHASES } from '@nazar/core/catalogue';
-import { BeginScreen } from '@/features/begin';
+import { BeginScreen } from '@/later';
 import { useSession } from '@/state';
 
 export default function Begin() {

@@ -1,5 +1,5 @@
 import { Redirect, useLocalSearchParams, useRouter } from 'expo-router';
-import { CompareScreen } from '@/features/compare';
+import { CompareScreen } from '@/later';
 import { fromParams, useSession, type ComparisonParams } from '@/state';
 
 export default function Compare() {

@@ -1,5 +1,5 @@
 import { Redirect, useRouter } from 'expo-router';
-import { ContentScreen } from '@/features/content';
+import { ContentScreen } from '@/later';
 import { useSession } from '@/state';
 
 export default function Content() {

@@ -1,5 +1,5 @@
 import { Redirect, useRouter } from 'expo-router';
-import { DeskScreen } from '@/features/desk';
+import { DeskScreen } from '@/later';
 import { useSession } from '@/state';
 
 export default function Desk() {

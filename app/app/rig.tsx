@@ -1,5 +1,5 @@
 import { Redirect, useRouter } from 'expo-router';
-import { RigBuilderScreen } from '@/features/rig';
+import { RigBuilderScreen } from '@/later';
 import { keepRigChoice, useSession } from '@/state';
 
 export default function Rig() {

@@ -1,5 +1,5 @@
 import { Redirect, useRouter } from 'expo-router';
-import { RulesScreen } from '@/features/rules';
+import { RulesScreen } from '@/later';
 import { useSession } from '@/state';
 
 export default function Rules() {

@@ -1,5 +1,5 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { VerifyScreen } from '@/features/verify';
+import { VerifyScreen } from '@/later';
 
 /** Open to anybody: an inspector at the roadside has no PIN. */
 export default function Verify() {

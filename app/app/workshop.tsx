@@ -1,5 +1,5 @@
 import { Redirect, useRouter } from 'expo-router';
-import { WorkshopScreen } from '@/features/workshop';
+import { WorkshopScreen } from '@/later';
 import { toParams, useSession } from '@/state';
 
 export default function Workshop() {

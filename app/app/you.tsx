@@ -1,5 +1,5 @@
 import { Redirect, useRouter } from 'expo-router';
-import { YouScreen } from '@/features/you';
+import { YouScreen } from '@/later';
 import { useSession } from '@/state';
 
 export default function You() {

@@ -5,7 +5,7 @@ import { orderWalk } from '@nazar/core/planning';
 import type { Rig } from '@nazar/core/rig';
 import { standOf } from '@nazar/core/standing';
 import { begunOf, makeLog, makeRig, walkId } from '@nazar/core/testing';
-import type { Walk } from '@/state';
+import type { Walk } from '@/state/walk';
 
 /** A walk as a screen gets it, worked out from a log that the test writes. */
 export function walkOf(

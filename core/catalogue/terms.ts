@@ -219,3 +219,22 @@ export const HELD_BY = [
   'no-matter',
 ] as const;
 export type HeldBy = (typeof HELD_BY)[number];
+
+/**
+ * Where a defect stands. `fixed` on the spot by the driver needs nobody else; `awaiting-agent` is repaired
+ * and waits for the carrier's agent, so for drivers it is still open.
+ */
+export type DefectStatus =
+  | 'open'
+  | 'deferred'
+  | 'awaiting-agent'
+  | 'fixed'
+  | 'repaired'
+  | 'no-repair-needed'
+  | 'closed'
+  | 'withdrawn';
+
+/** What bears on the rig until it is mended. */
+export const OPEN_STATUSES: readonly DefectStatus[] = ['open', 'deferred', 'awaiting-agent'];
+/** Mended, and not yet read by a driver. */
+export const UNREAD_STATUSES: readonly DefectStatus[] = ['repaired', 'no-repair-needed'];

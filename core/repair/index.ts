@@ -1,13 +1,10 @@
 export {
-  OPEN_STATUSES,
-  UNREAD_STATUSES,
   acknowledge,
   certify,
   countersign,
   isStale,
   type CertifyRequest,
   type CountersignRequest,
-  type DefectStatus,
   type LifeRefusal,
 } from './life';
 export { findReturn, type FormerRepair, type FoundAgain, type Return } from './returns';

@@ -1,5 +1,6 @@
 import { affectsSafetyPolicy, nilDefectPolicy, readinessPolicy, twoStepPolicy } from '../grading';
-import { acknowledge, certify, countersign, type CertifyRequest, type DefectStatus } from '.';
+import type { DefectStatus } from '../catalogue';
+import { acknowledge, certify, countersign, type CertifyRequest } from '.';
 
 const request = (more: Partial<CertifyRequest>): CertifyRequest => ({
   status: 'open',

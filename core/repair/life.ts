@@ -1,24 +1,6 @@
+import { UNREAD_STATUSES, type DefectStatus } from '../catalogue';
 import type { Grade, Policy } from '../grading';
 import type { CertifiedOutcome } from '../inspection';
-
-/**
- * Where a defect stands. `fixed` on the spot by the driver needs nobody else; `awaiting-agent` is repaired
- * and waits for the carrier's agent, so for drivers it is still open.
- */
-export type DefectStatus =
-  | 'open'
-  | 'deferred'
-  | 'awaiting-agent'
-  | 'fixed'
-  | 'repaired'
-  | 'no-repair-needed'
-  | 'closed'
-  | 'withdrawn';
-
-/** What bears on the rig until it is mended. */
-export const OPEN_STATUSES: readonly DefectStatus[] = ['open', 'deferred', 'awaiting-agent'];
-/** Mended, and not yet read by a driver. */
-export const UNREAD_STATUSES: readonly DefectStatus[] = ['repaired', 'no-repair-needed'];
 
 /** The workshop has had its last word, until somebody finds it again. */
 const CERTIFIED: readonly DefectStatus[] = [

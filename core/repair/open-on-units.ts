@@ -1,6 +1,6 @@
 import type { KnownDefect, UnreadRepair } from '../inspection';
 import type { DefectRecord } from './defect-record';
-import { OPEN_STATUSES, UNREAD_STATUSES } from './life';
+import { OPEN_STATUSES, UNREAD_STATUSES } from '../catalogue';
 
 /** What of a defect bears on a walk round its unit. */
 export type DefectOnUnit = Pick<

@@ -1,5 +1,5 @@
 import { GRADES, worseGrade, type Grade } from '../grading';
-import type { DefectStatus } from './life';
+import type { DefectStatus } from '../catalogue';
 
 /** That one walk says a defect is there; what its driver has taken back is no report any more. */
 export interface DefectReport {

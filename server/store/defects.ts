@@ -1,4 +1,5 @@
-import { OPEN_STATUSES, UNREAD_STATUSES, type DefectRecord } from '@nazar/core/repair';
+import { type DefectRecord } from '@nazar/core/repair';
+import { OPEN_STATUSES, UNREAD_STATUSES } from '@nazar/core/catalogue';
 import type { Knex } from 'knex';
 
 const OPEN = [...OPEN_STATUSES];

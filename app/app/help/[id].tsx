@@ -1,5 +1,5 @@
 import { Redirect, useLocalSearchParams, useRouter } from 'expo-router';
-import { HelpScreen } from '@/features/help';
+import { HelpScreen } from '@/later';
 import { useSession } from '@/state';
 
 export default function Help() {

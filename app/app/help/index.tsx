@@ -1,5 +1,5 @@
 import { Redirect, useRouter } from 'expo-router';
-import { JoinScreen } from '@/features/help';
+import { JoinScreen } from '@/later';
 import { useSession } from '@/state';
 
 export default function Join() {

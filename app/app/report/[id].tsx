@@ -1,5 +1,5 @@
 import { Redirect, useLocalSearchParams, useRouter } from 'expo-router';
-import { ReportScreen } from '@/features/report';
+import { ReportScreen } from '@/later';
 import { useSession } from '@/state';
 
 export default function Report() {

@@ -1,5 +1,5 @@
 import { Redirect, useLocalSearchParams, useRouter } from 'expo-router';
-import { LogbookScreen } from '@/features/logbook';
+import { LogbookScreen } from '@/later';
 import { useSession } from '@/state';
 
 export default function Unit() {

@@ -20,16 +20,7 @@ export {
   type SetAside,
 } from './desk';
 export { dropDraft, keepDraft, listDrafts, readDraft } from './drafts';
-export {
-  appendEntries,
-  isLastWaiting,
-  lastRefusal,
-  listRefused,
-  listUnfinished,
-  useLog,
-  type NewEntry,
-  type RefusedEntry,
-} from './log';
+export { listRefused, listUnfinished, useLog, type RefusedEntry } from './log';
 export { useHabit, useSpeed } from './habit';
 export {
   bringPolicy,
@@ -51,15 +42,6 @@ export {
   type ReadingCourse,
   type UnitService,
 } from './logbook';
-export {
-  keepLastOrder,
-  keepPlan,
-  keepSchool,
-  readLastOrder,
-  readSchool,
-  type KeptPlan,
-  type ToldTurn,
-} from './plans';
 export { keepPhoto, loadPhoto, type PreparedPicture } from './photos';
 export { keepRigChoice, readRigChoice, usePreferences, type Theme } from './preferences';
 export {
@@ -71,12 +53,9 @@ export {
   type Reference,
   type Tag,
 } from './reference';
-export { codeOfWalk, findWalkToHelp, loadRemoteLog, useHearing, type Hearing } from './remote-log';
 export { loadReportText, loadSealKeys, useReport } from './reports';
 export { changeTag, useTags, type StopTag } from './tags';
-export { timeNow } from './time-now';
 export { useSession, type SignedInPerson } from './session';
 export { endSession, useSessions, type OpenSession } from './sessions';
 export { startSync, syncNow, useSync, type SyncTrouble } from './sync';
-export { previewFault, useWalk, type Walk } from './walk';
 export { useDefectFile, useWorkshop } from './workshop';

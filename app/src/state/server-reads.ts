@@ -8,7 +8,7 @@ import {
 import { ApiProblem, OFFLINE } from './api';
 
 /** Why something could not be read: a code that the screen has words for, or the server's own sentence. */
-export type Trouble = 'offline' | { readonly sentence: string };
+export type Trouble = 'offline' | { readonly sentence: string; readonly status: number };
 
 /** Something that is read from the server for a screen. */
 export interface ServerRead<T> {
@@ -41,7 +41,8 @@ export const FOR_EVER = { staleTime: Infinity, gcTime: Infinity } as const;
 
 export function troubleOf(error: unknown): Trouble | undefined {
   if (!(error instanceof ApiProblem)) return undefined;
-  return error.code === OFFLINE ? 'offline' : { sentence: error.detail };
+  const { code, detail: sentence, status } = error;
+  return code === OFFLINE ? 'offline' : { sentence, status };
 }
 
 type Options = Pick<

@@ -1,11 +1,5 @@
-import {
-  certify,
-  countersign,
-  isStale,
-  OPEN_STATUSES,
-  UNREAD_STATUSES,
-  type DefectRecord,
-} from '@nazar/core/repair';
+import { certify, countersign, isStale, type DefectRecord } from '@nazar/core/repair';
+import { OPEN_STATUSES, UNREAD_STATUSES } from '@nazar/core/catalogue';
 import { stepsOfDefect } from '../../store/defect-steps';
 import { findDefect } from '../../store/defects';
 import { findPerson } from '../../store/sessions';

@@ -1,5 +1,5 @@
 import { Redirect, useLocalSearchParams, useRouter } from 'expo-router';
-import { FaultScreen } from '@/features/fault';
+import { FaultScreen } from '@/later';
 import { toParams, useSession } from '@/state';
 
 export default function Fault() {

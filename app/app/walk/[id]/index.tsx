@@ -1,5 +1,5 @@
 import { Redirect, useLocalSearchParams, useRouter } from 'expo-router';
-import { WalkScreen } from '@/features/walk';
+import { WalkScreen } from '@/later';
 import { useSession } from '@/state';
 
 export default function Walk() {

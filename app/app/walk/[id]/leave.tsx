@@ -1,5 +1,5 @@
 import { Redirect, useLocalSearchParams, useRouter } from 'expo-router';
-import { LeaveScreen } from '@/features/leave';
+import { LeaveScreen } from '@/later';
 import { useSession } from '@/state';
 
 export default function Leave() {

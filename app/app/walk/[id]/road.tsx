@@ -1,5 +1,5 @@
 import { Redirect, useLocalSearchParams, useRouter } from 'expo-router';
-import { RoadScreen } from '@/features/road';
+import { RoadScreen } from '@/later';
 import { useSession } from '@/state';
 
 export default function Road() {

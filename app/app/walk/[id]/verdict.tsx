@@ -1,5 +1,5 @@
 import { Redirect, useLocalSearchParams, useRouter } from 'expo-router';
-import { SignScreen } from '@/features/sign';
+import { SignScreen } from '@/later';
 import { useSession } from '@/state';
 
 export default function Verdict() {

@@ -16,7 +16,8 @@ import { useWords } from '@/i18n';
 import { PlanSheet, usePlanning } from './plan';
 import { ConditionsFields } from './conditions';
 import { useConditions } from './use-conditions';
-import { appendEntries, keepPlan, useHabit, useModulesOf, useReference, useSession } from '@/state';
+import { useHabit, useModulesOf, useReference, useSession } from '@/state';
+import { keepPlan, useWalkSession } from '@/state/walk';
 import { JobChoice } from './job-choice';
 
 interface BeginScreenProps {
@@ -48,6 +49,7 @@ const NOTHING: readonly Capability[] = [];
 
 /** Conditions of the moment and what to carry, before the first step. */
 export function BeginScreen(props: BeginScreenProps) {
+  const { log } = useWalkSession();
   const { rigId, unitIds, phase, onBegun, onBack } = props;
   const t = useWords();
   const person = useSession((state) => state.person);
@@ -142,7 +144,7 @@ export function BeginScreen(props: BeginScreenProps) {
     const inspectionId = newId();
     const own = { inspectionId, actorId: person.id };
     if (planning.plan) await keepPlan(inspectionId, { ...planning.plan, school: planning.school });
-    const kept = await appendEntries<'begun' | 'changed'>([
+    const kept = await log.append<'begun' | 'changed'>([
       {
         ...own,
         type: 'begun',

@@ -5,7 +5,8 @@ import type { CheckInstance } from '@nazar/core/rig';
 import { Body, Button, Columns, Field, Heading, Screen, Soft } from '@/design';
 import { PhotoStrip } from '@/drawing';
 import { useWords } from '@/i18n';
-import { appendEntries, previewFault, type Comparison, type Walk } from '@/state';
+import { type Comparison } from '@/state';
+import { previewFault, type Walk, useWalkSession } from '@/state/walk';
 import { useFaultDraft, type FaultDraft } from './draft';
 import { FixButtons } from './fix-buttons';
 import { GradePanel } from './grade-panel';
@@ -38,6 +39,7 @@ interface FaultFormProps {
 
 /** What is it, how much, where exactly; then what follows from it. */
 export function FaultForm(props: FaultFormProps) {
+  const { log, clock } = useWalkSession();
   const { walk, instance, personId, onDone } = props;
   const t = useWords();
   const { check, key, unit, place } = instance;
@@ -51,9 +53,7 @@ export function FaultForm(props: FaultFormProps) {
   const page = pageOf(draft, symptom);
 
   const keep = async (payload: FaultedPayload) => {
-    const kept = await appendEntries([
-      { inspectionId, actorId: personId, type: props.type, payload },
-    ]);
+    const kept = await log.append([{ inspectionId, actorId: personId, type: props.type, payload }]);
     if (!kept) return;
     await drop();
     onDone();
@@ -136,7 +136,7 @@ export function FaultForm(props: FaultFormProps) {
     ...(draft.raisedTo && { raisedTo: draft.raisedTo }),
     ...(isElse && { other: draft.other ?? {} }),
   };
-  const seen = previewFault(walk, payload);
+  const seen = previewFault(walk, payload, clock.now());
   const graded = seen.findings.find(({ about }) => about === key) ?? seen.byKey.get(key)?.graded;
   if (!graded) return null;
   return (

@@ -3,7 +3,8 @@ import type { CheckInstance, Rig } from '@nazar/core/rig';
 import { v7 as newId } from 'uuid';
 import { Body, Heading, Screen } from '@/design';
 import { useWords } from '@/i18n';
-import { useSession, useWalk, type Comparison } from '@/state';
+import { useSession, type Comparison } from '@/state';
+import { useWalk } from '@/state/walk';
 import { FaultForm } from './fault-form';
 import type { FaultDraft } from './draft';
 

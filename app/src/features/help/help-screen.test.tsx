@@ -2,7 +2,7 @@ import { mayHelperAnswer } from '@nazar/core/planning';
 import { instanceOf, makeRig } from '@nazar/core/testing';
 import { act, fireEvent, render, screen } from '@testing-library/react';
 import '@/i18n';
-import type { Walk } from '@/state';
+import type { Walk } from '@/state/walk';
 import { walkOf } from '../../../testing/walk';
 import { HelpScreen } from './help-screen';
 
@@ -14,16 +14,20 @@ const mockEntries: { type: string; payload: object; actorId: string }[] = [];
 jest.mock('@/drawing', () => ({ RigDrawing: () => null }));
 jest.mock('@/workers', () => ({ keepAwake: () => () => undefined, ring: jest.fn() }));
 jest.mock('@/state', () => ({
-  appendEntries: (entries: never[]) => {
-    mockEntries.push(...entries);
-    return Promise.resolve(true);
-  },
-  knownDefects: () => [],
-  syncNow: () => Promise.resolve(),
-  useHearing: () => mockHearing,
-  useReference: () => undefined,
   useSession: (pick: (state: object) => unknown) => pick({ person: { id: mockPerson } }),
+}));
+jest.mock('@/state/walk', () => ({
+  useHearing: () => mockHearing,
   useWalk: () => mockWalk,
+  useWalkSession: () => ({
+    log: {
+      append: (entries: never[]) => {
+        mockEntries.push(...entries);
+        return Promise.resolve(true);
+      },
+    },
+    uplink: { send: () => Promise.resolve() },
+  }),
 }));
 const mockPerson = petra;
 

@@ -7,7 +7,8 @@ import { v7 as newId } from 'uuid';
 import { Bead, Body, Button, Card, Heading, Screen, SignalWords, Soft } from '@/design';
 import { RigDrawing } from '@/drawing';
 import { useWords } from '@/i18n';
-import { appendEntries, syncNow, useHearing, useSession, useWalk, type Walk } from '@/state';
+import { useSession } from '@/state';
+import { useHearing, useWalk, type Walk, useWalkSession } from '@/state/walk';
 import { keepAwake, ring } from '@/workers';
 
 export interface HelpScreenProps {
@@ -18,6 +19,7 @@ export interface HelpScreenProps {
 
 /** The second phone on a walk: what is asked of the helper now, and what a helper may look at; nothing of the driver's own. */
 export function HelpScreen({ inspectionId, onFault, onLeave }: HelpScreenProps) {
+  const { log, uplink } = useWalkSession();
   const t = useWords();
   const walk = useWalk(inspectionId);
   const person = useSession((state) => state.person);
@@ -39,11 +41,11 @@ export function HelpScreen({ inspectionId, onFault, onLeave }: HelpScreenProps) 
       </Screen>
     );
   const leave = async () => {
-    const kept = await appendEntries([
+    const kept = await log.append([
       { inspectionId, actorId: person.id, type: 'parted', payload: {} },
     ]);
     if (!kept) return;
-    await syncNow();
+    await uplink.send();
     onLeave();
   };
   return (
@@ -149,11 +151,12 @@ function AnswerCard({
 }) {
   const t = useWords();
   const { check, place, key } = instance;
+  const { log, uplink } = useWalkSession();
   const lamp = check.needs.includes('lamps-on');
   const dark = lamp ? darkSymptomOf(instance) : undefined;
   const known = walk.known.find((each) => each.key === key);
   const own = { inspectionId: walk.inspection.id, actorId: personId };
-  const send = (kept: boolean) => (kept ? void syncNow() : undefined);
+  const send = (kept: boolean) => (kept ? void uplink.send() : undefined);
   return (
     <View className="gap-2">
       <Heading level={3} className="text-3xl">
@@ -171,19 +174,21 @@ function AnswerCard({
           onPress={() => {
             if (!dark) onFault(key);
             else
-              void appendEntries([
-                {
-                  ...own,
-                  type: 'faulted',
-                  payload: {
-                    key,
-                    symptomId: dark,
-                    defectId: known?.id ?? newId(),
-                    ...(place && { spot: { x: place.x, y: place.y } }),
-                    photos: [],
+              void log
+                .append([
+                  {
+                    ...own,
+                    type: 'faulted',
+                    payload: {
+                      key,
+                      symptomId: dark,
+                      defectId: known?.id ?? newId(),
+                      ...(place && { spot: { x: place.x, y: place.y } }),
+                      photos: [],
+                    },
                   },
-                },
-              ]).then(send);
+                ])
+                .then(send);
           }}
         />
         <Button
@@ -192,9 +197,9 @@ function AnswerCard({
           testID="helper-good"
           title={t(lamp ? 'helping.lit' : 'helping.good')}
           onPress={() =>
-            void appendEntries([
-              { ...own, type: 'answered', payload: { key, outcome: 'sound' } },
-            ]).then(send)
+            void log
+              .append([{ ...own, type: 'answered', payload: { key, outcome: 'sound' } }])
+              .then(send)
           }
         />
       </View>

@@ -3,7 +3,8 @@ import { useCallback, useState } from 'react';
 import { Body, Button, Field, Screen, Soft } from '@/design';
 import { CodeCamera } from '@/drawing';
 import { useWords } from '@/i18n';
-import { ApiProblem, appendEntries, findWalkToHelp, OFFLINE, syncNow, useSession } from '@/state';
+import { ApiProblem, OFFLINE, useSession } from '@/state';
+import { findWalkToHelp, useWalkSession } from '@/state/walk';
 
 export interface JoinScreenProps {
   readonly onJoined: (inspectionId: string) => void;
@@ -12,6 +13,7 @@ export interface JoinScreenProps {
 
 /** A helper finds the walk by the code that its driver reads out, or shows. */
 export function JoinScreen({ onJoined, onBack }: JoinScreenProps) {
+  const { log, uplink } = useWalkSession();
   const t = useWords();
   const person = useSession((state) => state.person);
   const [typed, setTyped] = useState('');
@@ -32,7 +34,7 @@ export function JoinScreen({ onJoined, onBack }: JoinScreenProps) {
     try {
       const { inspectionId, back } = await findWalkToHelp(typed);
       if (!back)
-        await appendEntries([
+        await log.append([
           {
             inspectionId,
             actorId: person.id,
@@ -41,7 +43,7 @@ export function JoinScreen({ onJoined, onBack }: JoinScreenProps) {
           },
         ]);
       // The driver sees who helps only once it has arrived.
-      await syncNow();
+      await uplink.send();
       onJoined(inspectionId);
     } catch (error) {
       if (!(error instanceof ApiProblem)) throw error;

@@ -3,22 +3,13 @@ import { conditionsThatStand, findObjections, type Finding } from '@nazar/core/g
 import { certifiedAt, circumstancesOf, neededOf } from '@nazar/core/inspection';
 import { layoutOf } from '@nazar/core/planning';
 import { leftStanding, settingOf, vehicleState } from '@nazar/core/walking';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { Body, Button, Card, Columns, Heading, Screen, Soft, Toggles } from '@/design';
 import { HeadlineBanner } from '@/drawing';
 import { formatWhen, useWords } from '@/i18n';
-import {
-  ApiProblem,
-  appendEntries,
-  lastRefusal,
-  loadRemoteLog,
-  syncNow,
-  useReference,
-  useSession,
-  useSpeed,
-  useWalk,
-} from '@/state';
+import { useReference, useSession, useSpeed } from '@/state';
+import { useRemoteLog, useWalk, useWalkSession } from '@/state/walk';
 import { Objections } from './objections';
 import { OverrideSheet } from './override-sheet';
 
@@ -31,6 +22,7 @@ export interface LeaveScreenProps {
 
 /** Out of the yard and back: may it do the job, under what conditions, and who said so. */
 export function LeaveScreen({ inspectionId, onReport, onDone, onBack }: LeaveScreenProps) {
+  const { log, uplink } = useWalkSession();
   const t = useWords();
   const speed = useSpeed();
   const person = useSession((state) => state.person);
@@ -41,25 +33,16 @@ export function LeaveScreen({ inspectionId, onReport, onDone, onBack }: LeaveScr
   const [lifting, setLifting] = useState<Finding | 'release'>();
   const [trouble, setTrouble] = useState<string>();
   const [stowed, setStowed] = useState(false);
-  const [notHere, setNotHere] = useState<string | undefined | null>(null);
   const isSupervisor = person?.role === 'supervisor';
-  useEffect(() => {
-    // A supervisor looks at a walk that was made on another phone; a driver's own log may have grown there.
-    loadRemoteLog(inspectionId).then(
-      () => setNotHere(undefined),
-      (error: unknown) => {
-        if (!(error instanceof ApiProblem)) throw error;
-        setNotHere(error.detail || t('trouble.offline'));
-      },
-    );
-  }, [inspectionId, t]);
+  // A supervisor looks at a walk that was made on another phone; a driver's own log may have grown there.
+  const remote = useRemoteLog(inspectionId);
+  const tried = remote.value !== undefined || remote.trouble !== undefined;
+  const notHere = remote.trouble === 'offline' ? t('trouble.offline') : remote.trouble?.sentence;
   const back = <Button look="quiet" title={t('back')} onPress={onBack} />;
   if (!walk || !person)
     return (
       <Screen title={t('leave.title')} actions={back}>
-        <Body>
-          {walk === null && notHere !== null ? (notHere ?? t('walk.gone')) : t('loading')}
-        </Body>
+        <Body>{walk === null && tried ? (notHere ?? t('walk.gone')) : t('loading')}</Body>
       </Screen>
     );
   const { inspection, assessment, rig, policiesOf } = walk;
@@ -90,11 +73,11 @@ export function LeaveScreen({ inspectionId, onReport, onDone, onBack }: LeaveScr
   const mayLeave = objections.length === 0 && !other;
   const isOwn = begun?.actorId === person.id;
 
-  const send = async (entry: Parameters<typeof appendEntries>[0][number]) => {
+  const send = async (entry: Parameters<typeof log.append>[0][number]) => {
     setTrouble(undefined);
-    if (!(await appendEntries([entry]))) return false;
-    await syncNow();
-    const refusal = await lastRefusal(inspectionId);
+    if (!(await log.append([entry]))) return false;
+    await uplink.send();
+    const refusal = await uplink.refusalOf(inspectionId);
     setTrouble(refusal);
     return refusal === undefined;
   };
@@ -113,9 +96,9 @@ export function LeaveScreen({ inspectionId, onReport, onDone, onBack }: LeaveScr
     }));
     setTrouble(undefined);
     const looked = { ...own, type: 'looked-again' as const, payload: { about } };
-    if (!(await appendEntries<'acknowledged' | 'looked-again'>([...reads, looked]))) return;
-    await syncNow();
-    setTrouble(await lastRefusal(inspectionId));
+    if (!(await log.append<'acknowledged' | 'looked-again'>([...reads, looked]))) return;
+    await uplink.send();
+    setTrouble(await uplink.refusalOf(inspectionId));
   };
   const signOut = () =>
     send({

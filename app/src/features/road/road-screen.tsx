@@ -1,10 +1,11 @@
 import { assess, wordsOf } from '@nazar/core/inspection';
 import type { CheckInstance } from '@nazar/core/rig';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Bead, Body, Button, Card, Field, Heading, Screen, Soft } from '@/design';
 import { HeadlineBanner } from '@/drawing';
 import { useWords } from '@/i18n';
-import { ApiProblem, loadRemoteLog, useSpeed, useWalk, type Walk } from '@/state';
+import { useSpeed } from '@/state';
+import { useRemoteLog, useWalk, type Walk } from '@/state/walk';
 
 export interface RoadScreenProps {
   readonly inspectionId: string;
@@ -18,14 +19,8 @@ const SHOWN = 12;
 export function RoadScreen({ inspectionId, onFault, onBack }: RoadScreenProps) {
   const t = useWords();
   const walk = useWalk(inspectionId);
-  const [trouble, setTrouble] = useState(false);
   // The walk may have been made on another phone, or long enough ago to be let go here.
-  useEffect(() => {
-    loadRemoteLog(inspectionId).catch((error: unknown) => {
-      if (!(error instanceof ApiProblem)) throw error;
-      setTrouble(true);
-    });
-  }, [inspectionId]);
+  const { trouble } = useRemoteLog(inspectionId);
   const back = <Button look="quiet" title={t('back')} onPress={onBack} />;
   if (!walk)
     return (

@@ -2,7 +2,7 @@ import { answerSound, driver, makeRig, truck } from '@nazar/core/testing';
 import type { VehicleChange } from '@nazar/core/vehicle';
 import { act, fireEvent, render, screen } from '@testing-library/react';
 import '@/i18n';
-import type { Walk } from '@/state';
+import type { Walk } from '@/state/walk';
 import { walkOf } from '../../../testing/walk';
 import { SignScreen } from './sign-screen';
 
@@ -10,15 +10,21 @@ let mockWalk: Walk;
 const mockKept: unknown[] = [];
 
 jest.mock('@/state', () => ({
-  appendEntries: (entries: unknown[]) => {
-    mockKept.push(...entries);
-    return Promise.resolve(true);
-  },
-  keepLastOrder: () => Promise.resolve(),
   useSession: (of: (state: unknown) => unknown) =>
     of({ person: { id: 'driver', name: 'Ivo Stamm', role: 'driver' } }),
   useSpeed: () => (kmh: number) => `${kmh} km/h`,
+}));
+jest.mock('@/state/walk', () => ({
+  keepLastOrder: () => Promise.resolve(),
   useWalk: () => mockWalk,
+  useWalkSession: () => ({
+    log: {
+      append: (entries: unknown[]) => {
+        mockKept.push(...entries);
+        return Promise.resolve(true);
+      },
+    },
+  }),
 }));
 
 const rig = makeRig([{ ...truck, fitted: ['power-take-off', 'loader-crane', 'platform-body'] }]);

@@ -11,7 +11,8 @@ import { useCallback, useState } from 'react';
 import { View } from 'react-native';
 import { Bead, Body, Button, Card, Columns, Heading, Screen, SignaturePad, Soft } from '@/design';
 import { useWords } from '@/i18n';
-import { appendEntries, keepLastOrder, useSession, useSpeed, useWalk } from '@/state';
+import { useSession, useSpeed } from '@/state';
+import { keepLastOrder, useWalk, useWalkSession } from '@/state/walk';
 import { HeadlineBanner } from '@/drawing';
 import { layoutOf } from '@nazar/core/planning';
 import { endOf, type VehicleChange } from '@nazar/core/vehicle';
@@ -27,6 +28,7 @@ const SHOWN = 8;
 
 /** What the rig may do today and why; then the signature. */
 export function SignScreen({ inspectionId, onSealed, onBack }: SignScreenProps) {
+  const { log } = useWalkSession();
   const t = useWords();
   const speed = useSpeed();
   const walk = useWalk(inspectionId);
@@ -69,7 +71,7 @@ export function SignScreen({ inspectionId, onSealed, onBack }: SignScreenProps) 
 
   const putBack = async (change: VehicleChange, unitId: string | undefined) => {
     setTrouble(undefined);
-    await appendEntries([
+    await log.append([
       {
         inspectionId,
         actorId: person.id,
@@ -81,7 +83,7 @@ export function SignScreen({ inspectionId, onSealed, onBack }: SignScreenProps) 
 
   const vouch = async () => {
     setTrouble(undefined);
-    await appendEntries([
+    await log.append([
       {
         inspectionId,
         actorId: person.id,
@@ -104,7 +106,7 @@ export function SignScreen({ inspectionId, onSealed, onBack }: SignScreenProps) 
       setTrouble(t('sign.needSignature'));
       return;
     }
-    const kept = await appendEntries([
+    const kept = await log.append([
       {
         inspectionId,
         actorId: person.id,

@@ -1,4 +1,4 @@
-import { OPEN_STATUSES, UNREAD_STATUSES } from '@nazar/core/repair';
+import { OPEN_STATUSES, UNREAD_STATUSES } from '@nazar/core/catalogue';
 import { composeRig, type Rig } from '@nazar/core/rig';
 import { useMemo, type ReactNode } from 'react';
 import { View } from 'react-native';

@@ -1,7 +1,7 @@
 import { Pressable, View } from 'react-native';
 import { SignalWords } from '@/design';
 import { useWords } from '@/i18n';
-import type { Walk } from '@/state';
+import type { Walk } from '@/state/walk';
 
 /** How much of the walk is answered, as a tape. */
 export function Progress({ share }: { readonly share: number }) {

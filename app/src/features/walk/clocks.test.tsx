@@ -2,7 +2,6 @@ import type { Clock } from '@nazar/core/vehicle';
 import { LATE_AFTER, type VehicleState } from '@nazar/core/walking';
 import { act, render, screen } from '@testing-library/react';
 import '@/i18n';
-import { timeNow } from '@/state';
 import { Clocks } from './clocks';
 
 const mockRing = jest.fn();
@@ -24,7 +23,7 @@ function pass(seconds: number) {
 }
 
 function show(wanted: readonly Clock[], change: Partial<VehicleState> = {}) {
-  const now = timeNow();
+  const now = Date.now();
   const state: VehicleState = {
     values: { engine: 'idling' },
     air: { psi: 0, since: now },
@@ -64,7 +63,7 @@ it('rings for each of two', () => {
 });
 
 it('tells of an exhaust that cleans itself though no check waits for it', () => {
-  show([], { cleanAt: timeNow() + 1_200_000 });
+  show([], { cleanAt: Date.now() + 1_200_000 });
   expect(screen.getByTestId('clocks').textContent).toMatch(
     /The exhaust cleans itself(20:00|19:59)/,
   );

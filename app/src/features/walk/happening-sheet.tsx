@@ -3,7 +3,8 @@ import { droppedUnits } from '@nazar/core/inspection';
 import { useState } from 'react';
 import { Body, Button, Field, Heading, Sheet, Soft } from '@/design';
 import { useWords } from '@/i18n';
-import { usePreferences, type Walk } from '@/state';
+import { usePreferences } from '@/state';
+import { type Walk } from '@/state/walk';
 
 interface HappeningSheetProps {
   readonly walk: Walk;

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { Body, Button, Field, Figure, Sheet, Soft } from '@/design';
 import { SquareCode } from '@/drawing';
 import { formatWhen, useWords } from '@/i18n';
-import { codeOfWalk, type Walk } from '@/state';
+import { codeOfWalk, type Walk } from '@/state/walk';
 
 interface HelperSheetProps {
   readonly walk: Walk;

@@ -6,7 +6,7 @@ import { View } from 'react-native';
 import { Body, Button, Figure, Heading, Sheet, Soft } from '@/design';
 import { RigDrawing } from '@/drawing';
 import { useWords } from '@/i18n';
-import { timeNow, type Walk } from '@/state';
+import { type Walk, useWalkSession } from '@/state/walk';
 import { useTick } from './use-tick';
 
 interface LampSheetProps {
@@ -22,6 +22,7 @@ interface LampSheetProps {
 
 /** Lamps called one after another with a clock, to the driver alone or to a helper; what nobody saw comes round again. */
 export function LampSheet(props: LampSheetProps) {
+  const { clock } = useWalkSession();
   const { walk, lampsOn, onLampsOn, onLit, onDark, onAsk, onClose } = props;
   const t = useWords();
   const { inspection, stops, rig } = walk;
@@ -47,7 +48,7 @@ export function LampSheet(props: LampSheetProps) {
   }, [asks, key, onAsk]);
   const goOn = (from: string | undefined) => {
     setAfter(from);
-    setSince(timeNow());
+    setSince(clock.now());
   };
   // Nobody answered in time: the next is called, and this one comes round again.
   const over = call !== undefined && left <= 0 && open.length > 1;
@@ -55,7 +56,7 @@ export function LampSheet(props: LampSheetProps) {
     if (!over || key === undefined) return undefined;
     const next = setTimeout(() => {
       setAfter(key);
-      setSince(timeNow());
+      setSince(clock.now());
     }, 0);
     return () => clearTimeout(next);
   }, [over, key]);

@@ -1,7 +1,7 @@
 import { Pressable } from 'react-native';
 import { Body } from '@/design';
 import { useWords } from '@/i18n';
-import type { KeptPlan } from '@/state';
+import type { KeptPlan } from '@/state/walk';
 import { TurnBanner } from './turn-banner';
 
 interface NewsProps {

@@ -3,7 +3,7 @@ import { floorOf, orderWalk } from '@nazar/core/planning';
 import { begunOf, makeLog, makeRig, walkId } from '@nazar/core/testing';
 import { act, fireEvent, render, screen } from '@testing-library/react';
 import '@/i18n';
-import type { Walk } from '@/state';
+import type { Walk } from '@/state/walk';
 import { RestButton } from './rest-button';
 
 beforeEach(() => jest.useFakeTimers());

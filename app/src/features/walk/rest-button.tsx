@@ -3,7 +3,7 @@ import type { CheckInstance } from '@nazar/core/rig';
 import { arrivalAt, restOfStop } from '@nazar/core/walking';
 import { Button, Soft } from '@/design';
 import { useWords } from '@/i18n';
-import type { Walk } from '@/state';
+import type { Walk } from '@/state/walk';
 import { useTick } from './use-tick';
 
 interface RestButtonProps {

@@ -1,5 +1,5 @@
 import type { Stop } from '@nazar/core/planning';
-import type { Walk } from '@/state';
+import type { Walk } from '@/state/walk';
 import { openInStop, stateOfStop, stopAfter } from './states';
 
 function walkOf(...stops: readonly (readonly string[])[]): Walk {

@@ -1,6 +1,6 @@
 import type { Stop } from '@nazar/core/planning';
 import type { BeadState } from '@/design';
-import type { Walk } from '@/state';
+import type { Walk } from '@/state/walk';
 
 const WORST: readonly BeadState[] = [
   'major',

@@ -2,7 +2,7 @@ import type { Turn } from '@nazar/core/walking';
 import { View } from 'react-native';
 import { Body, Button, Heading } from '@/design';
 import { useWords } from '@/i18n';
-import type { ToldTurn } from '@/state';
+import type { ToldTurn } from '@/state/walk';
 
 interface TurnBannerProps {
   readonly told: ToldTurn;

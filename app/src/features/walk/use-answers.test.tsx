@@ -1,32 +1,21 @@
 import { LIST_SHORT } from '@nazar/core/catalogue';
 import { instanceOf, rigOf } from '@nazar/core/testing';
 import { act, render } from '@testing-library/react';
-import type { Walk } from '@/state';
-import type { NewEntry } from '../../state/log';
+import type { Walk } from '@/state/walk';
 import { walkOf } from '../../../testing/walk';
+import { sessionOf } from '../../../testing/walk-session';
 import { useAnswers } from './use-answers';
 import type { Position } from './use-position';
 
-const mockEntries: NewEntry<'changed' | 'answered' | 'measured' | 'faulted'>[] = [];
-let mockKept = true;
-jest.mock('@/state', () => ({
-  appendEntries: (entries: never[], onKept: () => void = () => undefined) => {
-    if (mockKept) {
-      mockEntries.push(...entries);
-      onKept();
-    }
-    return Promise.resolve(mockKept);
-  },
-  knownDefects: () => [],
-  useReference: () => undefined,
-}));
+let kept = true;
+const { entries, wrapper } = sessionOf({ keeps: () => kept });
 
 const moveOn = jest.fn();
 const closeSheet = jest.fn();
 const onFault = jest.fn();
 
 function answersOf(ending: string, walk: Walk = walkOf()) {
-  mockEntries.length = 0;
+  entries.length = 0;
   jest.clearAllMocks();
   const current = instanceOf(walk.rig, ending);
   let answers: ReturnType<typeof useAnswers> | undefined;
@@ -36,16 +25,16 @@ function answersOf(ending: string, walk: Walk = walkOf()) {
     answers = useAnswers({ walk, personId: 'driver', position, closeSheet, onFault });
     return null;
   }
-  render(<Board />);
+  render(<Board />, { wrapper });
   if (!answers) throw new Error('nothing was drawn');
   return { ...answers, current };
 }
 
 beforeEach(() => {
-  mockKept = true;
+  kept = true;
 });
 
-const typesOf = () => mockEntries.map(({ type }) => type);
+const typesOf = () => entries.map(({ type }) => type);
 
 it('writes what the check did to the vehicle before it calls it sound', async () => {
   const { answer, current } = answersOf('truck.approach.secured');
@@ -69,7 +58,7 @@ it('stays where it is when an answer is taken back', async () => {
 });
 
 it('moves on for nothing that was not kept', async () => {
-  mockKept = false;
+  kept = false;
   const { answer, keepReading } = answersOf('truck.tyre.tread-steer/steer-left');
   await act(() => answer({ outcome: 'sound' }));
   await act(() => keepReading({ value: 0.0103, unit: '32nds', typed: '13' }));
@@ -88,7 +77,7 @@ it('makes a fault of a reading that is out of its limit, at the place where it w
   const { keepReading, current } = answersOf('truck.tyre.tread-steer/steer-left');
   await act(() => keepReading({ value: (1 * 0.0254) / 32, unit: '32nds', typed: '1' }));
   expect(typesOf()).toEqual(['measured', 'faulted']);
-  expect(mockEntries[1].payload).toMatchObject({
+  expect(entries[1].payload).toMatchObject({
     key: current.key,
     spot: { x: current.place?.x, y: current.place?.y },
   });
@@ -123,7 +112,7 @@ it('marks what was called sound together', async () => {
   const { soundTogether } = answersOf('truck.wheel.nuts/steer-left', walk);
   const some = walk.stops[0].instances.slice(0, 3);
   await act(async () => void (await soundTogether(some)));
-  expect(mockEntries.map(({ payload }) => payload)).toEqual(
+  expect(entries.map(({ payload }) => payload)).toEqual(
     some.map(({ key }) => ({ key, outcome: 'sound', together: true })),
   );
 });

@@ -3,7 +3,7 @@ import type { CountedItem } from '@nazar/core/inspection';
 import type { CheckInstance } from '@nazar/core/rig';
 import { dimension, transitionOf, type VehicleChange } from '@nazar/core/vehicle';
 import { v7 as newId } from 'uuid';
-import { appendEntries, type Walk } from '@/state';
+import { type Walk, useWalkSession } from '@/state/walk';
 import { judgeKept, type TypedReading } from './reading-sheet';
 import type { Position } from './use-position';
 
@@ -23,6 +23,7 @@ function isOfUnit(change: VehicleChange): boolean {
 
 /** What a driver answers, written to the log before the screen moves on. */
 export function useAnswers(request: AnswersRequest) {
+  const { log } = useWalkSession();
   const { walk, personId, position, closeSheet, onFault } = request;
   const { inspection, assessment, rig, known } = walk;
   const { current } = position;
@@ -44,7 +45,7 @@ export function useAnswers(request: AnswersRequest) {
       })),
       { ...own, type: 'answered' as const, payload: { key, ...payload } },
     ];
-    await appendEntries<'answered' | 'changed'>(entries, () => {
+    await log.append<'answered' | 'changed'>(entries, () => {
       closeSheet();
       if (payload.outcome !== 'cleared') position.moveOn(key);
     });
@@ -52,7 +53,7 @@ export function useAnswers(request: AnswersRequest) {
 
   /** A fault that was named elsewhere than in its sheet: out of a limit, or a lamp that is dark. */
   const keepFault = (instance: CheckInstance, symptomId: string) =>
-    appendEntries([
+    log.append([
       {
         ...own,
         type: 'faulted',
@@ -79,7 +80,7 @@ export function useAnswers(request: AnswersRequest) {
   };
   const looksRepaired = (words: string) =>
     openHere &&
-    appendEntries<'answered' | 'annotated'>(
+    log.append<'answered' | 'annotated'>(
       [
         { ...own, type: 'annotated', payload: { defectId: openHere.id, words } },
         { ...own, type: 'answered', payload: { key, outcome: 'sound' } },
@@ -93,7 +94,7 @@ export function useAnswers(request: AnswersRequest) {
       before?.state === 'again' && before.answer?.outcome === 'measured'
         ? before.answer.readings.map(({ value }) => value)
         : [];
-    const kept = await appendEntries([
+    const kept = await log.append([
       { ...own, type: 'measured', payload: { key, ...reading, instrument: 'gauge' } },
     ]);
     if (!kept) return;
@@ -116,7 +117,7 @@ export function useAnswers(request: AnswersRequest) {
       type: 'answered' as const,
       payload: { key, outcome: 'sound' as const },
     };
-    await appendEntries<'counted' | 'answered'>(complete ? [counted, sound] : [counted], () => {
+    await log.append<'counted' | 'answered'>(complete ? [counted, sound] : [counted], () => {
       closeSheet();
       if (complete) position.moveOn(key);
       else onFault(key, LIST_SHORT);
@@ -125,7 +126,7 @@ export function useAnswers(request: AnswersRequest) {
 
   /** Each of these is sound: the rest of a stop, after its least time. */
   const soundTogether = (instances: readonly CheckInstance[]) =>
-    appendEntries(
+    log.append(
       instances.map((each) => ({
         ...own,
         type: 'answered' as const,
@@ -135,10 +136,10 @@ export function useAnswers(request: AnswersRequest) {
     );
 
   const soundOf = (instance: CheckInstance) =>
-    appendEntries([{ ...own, type: 'answered', payload: { key: instance.key, outcome: 'sound' } }]);
+    log.append([{ ...own, type: 'answered', payload: { key: instance.key, outcome: 'sound' } }]);
 
   const acknowledge = (defectId: string) =>
-    appendEntries([{ ...own, type: 'acknowledged', payload: { defectId } }]);
+    log.append([{ ...own, type: 'acknowledged', payload: { defectId } }]);
 
   return {
     answer,

@@ -1,6 +1,6 @@
 import { clockMove, type ClockSample } from '@nazar/core/walking';
 import { useEffect, useState } from 'react';
-import { appendEntries, timeNow } from '@/state';
+import { useWalkSession } from '@/state/walk';
 
 const EVERY = 1_000;
 
@@ -9,12 +9,13 @@ const EVERY = 1_000;
  * faster or slower for it. @returns seconds of the last change, until it is put away
  */
 export function useClockWatch(inspectionId: string, personId: string) {
+  const { log, clock } = useWalkSession();
   const [moved, setMoved] = useState<number>();
   useEffect(() => {
     let slept = false;
     // As entries are stamped: a server that corrects the clock is a change like any other.
     const take = (): ClockSample => ({
-      wall: timeNow(),
+      wall: clock.now(),
       monotonic: performance.now(),
       slept,
     });
@@ -28,7 +29,7 @@ export function useClockWatch(inspectionId: string, personId: string) {
       slept = document.visibilityState !== 'visible';
       if (by === 0) return;
       setMoved(Math.round(by / 1000));
-      void appendEntries([
+      void log.append([
         {
           inspectionId,
           actorId: personId,

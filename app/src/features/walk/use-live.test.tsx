@@ -1,15 +1,13 @@
 import type { NextStep } from '@nazar/core/walking';
 import { driver, instanceOf, startsAt } from '@nazar/core/testing';
 import { act, render, screen } from '@testing-library/react';
-import type { Walk } from '@/state';
+import type { Walk } from '@/state/walk';
 import { walkOf } from '../../../testing/walk';
+import { sessionOf } from '../../../testing/walk-session';
 import { useLive } from './use-live';
 
-let mockNow = 0;
-jest.mock('@/state', () => ({
-  appendEntries: () => Promise.resolve(true),
-  timeNow: () => mockNow,
-}));
+let now = 0;
+const { wrapper } = sessionOf({ now: () => now });
 
 beforeEach(() => jest.useFakeTimers());
 afterEach(() => jest.useRealTimers());
@@ -33,13 +31,13 @@ function Board({ walk }: { readonly walk: Walk }) {
 }
 
 function show() {
-  mockNow = started + 2 * second;
-  render(<Board walk={running} />);
+  now = started + 2 * second;
+  render(<Board walk={running} />, { wrapper });
 }
 
 /** The clock goes on by so much, and the page has a moment to see it. */
 function passes(seconds: number) {
-  mockNow += seconds * second;
+  now += seconds * second;
   act(() => jest.advanceTimersByTime(second));
 }
 

@@ -14,7 +14,7 @@ import {
 } from '@nazar/core/walking';
 import type { CheckInstance } from '@nazar/core/rig';
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import { appendEntries, timeNow, type Walk } from '@/state';
+import { type Walk, useWalkSession } from '@/state/walk';
 
 /** The vehicle as it stands on a walk that is under way, and what follows from it. */
 export interface Live {
@@ -40,6 +40,7 @@ export interface Live {
 }
 
 export function useLive(walk: Walk, personId: string): Live {
+  const { log } = useWalkSession();
   const { inspection, rig, assessment } = walk;
   const { begun, course, answers } = inspection;
   const layout = layoutOf(rig);
@@ -68,7 +69,7 @@ export function useLive(walk: Walk, personId: string): Live {
   );
   const tell = useCallback<Live['tell']>(
     (type, payload) =>
-      appendEntries([{ inspectionId: inspection.id, actorId: personId, type, payload }]),
+      log.append([{ inspectionId: inspection.id, actorId: personId, type, payload }]),
     [inspection.id, personId],
   );
   const change = useCallback(
@@ -92,12 +93,13 @@ const OFTEN = 500;
  * again, never reckoned ahead.
  */
 function useClockEnds(state: VehicleState): number {
-  const [ended, setEnded] = useState(() => timeNow());
+  const { clock } = useWalkSession();
+  const [ended, setEnded] = useState(() => clock.now());
   const { airAt, oilAt, coldAt = 0, settledAt = 0, warmAt, cleanAt = 0 } = state;
   useEffect(() => {
     const open = [airAt, oilAt, coldAt, settledAt, warmAt, cleanAt].filter((due) => due > ended);
     const look = () => {
-      const now = timeNow();
+      const now = clock.now();
       if (now < ended || open.some((due) => due <= now)) setEnded(now);
     };
     // One that has ended by a word is seen at once.

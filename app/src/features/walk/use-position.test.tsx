@@ -1,6 +1,6 @@
 import { faultOf, instanceOf, measuredOf } from '@nazar/core/testing';
 import { render } from '@testing-library/react';
-import type { Walk } from '@/state';
+import type { Walk } from '@/state/walk';
 import { walkOf } from '../../../testing/walk';
 import { asksReading, usePosition, type Position } from './use-position';
 

@@ -1,7 +1,7 @@
 import type { Stop } from '@nazar/core/planning';
 import type { CheckInstance } from '@nazar/core/rig';
 import { useCallback, useState } from 'react';
-import type { Walk } from '@/state';
+import type { Walk } from '@/state/walk';
 
 export interface Position {
   readonly stopIndex: number;

@@ -5,7 +5,7 @@ import type { Turn } from '@nazar/core/walking';
 import { act, render } from '@testing-library/react';
 import { useEffect, useState } from 'react';
 import { flushSync } from 'react-dom';
-import type { KeptPlan, Walk } from '@/state';
+import type { KeptPlan, Walk } from '@/state/walk';
 import type { Live } from './use-live';
 import { useReplanning } from './use-replanning';
 
@@ -20,7 +20,7 @@ jest.mock('@nazar/core/walking', () => ({
     mockTurns.filter(({ id }) => !taken.has(id)),
   standingNow: () => ({}),
 }));
-jest.mock('@/state', () => ({
+jest.mock('@/state/walk', () => ({
   keepPlan: (_: string, plan: KeptPlan) => {
     mockKept.push(plan);
     // What is kept is on the screen before who kept it goes on.
@@ -28,8 +28,7 @@ jest.mock('@/state', () => ({
     return Promise.resolve();
   },
   readSchool: () => Promise.resolve({}),
-  timeNow: () => Date.now(),
-  useReference: () => undefined,
+  useWalkSession: () => ({ clock: { now: () => Date.now() } }),
 }));
 jest.mock('@/workers/plan-walk', () => ({
   planInWorker: () =>

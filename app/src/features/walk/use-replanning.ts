@@ -2,7 +2,7 @@ import { droppedUnits, isAsked, rigWithout } from '@nazar/core/inspection';
 import { countMoved, type KeptStop, type Stop } from '@nazar/core/planning';
 import { findTurns, isRunning, standingNow, type Turn } from '@nazar/core/walking';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { keepPlan, readSchool, timeNow, type KeptPlan, type Walk } from '@/state';
+import { keepPlan, readSchool, type KeptPlan, type Walk, useWalkSession } from '@/state/walk';
 import { planInWorker } from '@/workers/plan-walk';
 import type { Live } from './use-live';
 
@@ -19,6 +19,7 @@ interface Replanning {
  * done any more comes at the end with its reason, and the driver is told what changed and why.
  */
 export function useReplanning(walk: Walk, live: Live, zone: string): Replanning {
+  const { clock } = useWalkSession();
   const { inspection, rig, stops, plan } = walk;
   const [busy, setBusy] = useState(false);
   // A plan that cannot be made is not tried again until something else happens: the former order stays.
@@ -39,7 +40,7 @@ export function useReplanning(walk: Walk, live: Live, zone: string): Replanning 
     // What happens meanwhile is taken once this one is there.
     if (name === '' || busy || failed.current === name) return;
     setBusy(true);
-    replan(walk, live, turns, ahead, zone)
+    replan(walk, live, turns, ahead, zone, clock.now())
       .catch(() => {
         failed.current = name;
       })
@@ -101,6 +102,7 @@ async function replan(
   turns: readonly Turn[],
   ahead: readonly Stop[],
   zone: string,
+  now: number,
 ): Promise<void> {
   const { inspection, rig, stops, plan, catalogue, content } = walk;
   const { begun, answers, course } = inspection;
@@ -124,7 +126,7 @@ async function replan(
     fixed: [],
     last: ahead.flatMap(({ instances }) => instances.map(({ key }) => key)),
     done: rig.instances.map(({ key }) => key).filter((key) => !open.has(key)),
-    now: standingNow(live.state, zone, timeNow()),
+    now: standingNow(live.state, zone, now),
   });
   const taken = [...(plan?.taken ?? []), ...turns.map(({ id }) => id)];
   const done = toKept(stops, (key) => answers.has(key));

@@ -1,41 +1,38 @@
 import { act, render } from '@testing-library/react';
-import type { NewEntry } from '../../state/log';
 import { walkOf } from '../../../testing/walk';
+import { sessionOf } from '../../../testing/walk-session';
 import { useStarting } from './use-starting';
 
-const mockEntries: NewEntry<'changed' | 'answered'>[] = [];
-jest.mock('@/state', () => ({
-  appendEntries: (entries: NewEntry<'changed' | 'answered'>[]) => {
-    mockEntries.push(...entries);
-    return Promise.resolve(true);
-  },
-}));
+const { entries, wrapper } = sessionOf();
 
 const onFault = jest.fn();
 const onClose = jest.fn();
 
 function startingOf(walk = walkOf()) {
-  mockEntries.length = 0;
+  entries.length = 0;
   let starting: ReturnType<typeof useStarting> | undefined;
   function Board() {
     // Handed out so that the test can touch it.
     starting = useStarting(walk, 'driver', onFault, onClose);
     return null;
   }
-  render(<Board />);
+  render(<Board />, { wrapper });
   if (!starting) throw new Error('nothing was drawn');
   return starting;
 }
 
 const written = () =>
-  mockEntries.map(({ payload }) => ('change' in payload ? payload.change : payload.outcome));
+  entries.map(
+    ({ payload }: { payload: { change?: string; outcome?: string } }) =>
+      payload.change ?? payload.outcome,
+  );
 const start = walkOf().rig.instances.find(({ check }) => check.guide === 'engine-start');
 if (!start) throw new Error('no check asks for the start');
 
 it('writes brake, start and the check that asks for it', () => {
   startingOf().runs();
   expect(written()).toEqual(['set-brake', 'start', 'sound']);
-  expect(mockEntries.at(-1)?.payload).toMatchObject({ key: start.key });
+  expect(entries.at(-1)?.payload).toMatchObject({ key: start.key });
 });
 
 it('does not answer a second time what has been answered', () => {
@@ -53,5 +50,5 @@ it('is a fault where the oil pressure did not come', async () => {
 it('is a fault of that check where it does not start', () => {
   startingOf().report();
   expect(onFault).toHaveBeenLastCalledWith(start.key);
-  expect(mockEntries).toEqual([]);
+  expect(entries).toEqual([]);
 });

@@ -1,5 +1,5 @@
 import type { CheckInstance } from '@nazar/core/rig';
-import { appendEntries, type Walk } from '@/state';
+import { type Walk, useWalkSession } from '@/state/walk';
 
 interface Starting {
   /** It idles, with its oil pressure in time. */
@@ -17,6 +17,7 @@ export function useStarting(
   onFault: (key: string, symptomId?: string) => void,
   close: () => void,
 ): Starting {
+  const { log } = useWalkSession();
   const { inspection, rig, assessment } = walk;
   const own = { inspectionId: inspection.id, actorId: personId };
   const starts: CheckInstance | undefined = rig.instances.find(
@@ -29,19 +30,21 @@ export function useStarting(
       type: 'answered' as const,
       payload: { key: starts.key, outcome: 'sound' as const },
     };
-    void appendEntries<'changed' | 'answered'>([
+    void log.append<'changed' | 'answered'>([
       { ...own, type: 'changed', payload: { change: 'set-brake' } },
       { ...own, type: 'changed', payload: { change: 'start' } },
       ...(sound && open ? [sound] : []),
     ]);
   };
   const shut = () => {
-    void appendEntries([
-      { ...own, type: 'changed', payload: { change: 'start' } },
-      { ...own, type: 'changed', payload: { change: 'shut-down' } },
-    ]).then((kept) => {
-      if (kept && starts) onFault(starts.key, starts.check.symptoms[0].id);
-    });
+    void log
+      .append([
+        { ...own, type: 'changed', payload: { change: 'start' } },
+        { ...own, type: 'changed', payload: { change: 'shut-down' } },
+      ])
+      .then((kept) => {
+        if (kept && starts) onFault(starts.key, starts.check.symptoms[0].id);
+      });
   };
   const report = () => (starts ? onFault(starts.key) : close());
   return { runs, shut, report };

@@ -1,6 +1,6 @@
 import type { NextStep } from '@nazar/core/walking';
 import { useStable } from '@/design';
-import type { Walk } from '@/state';
+import type { Walk } from '@/state/walk';
 import type { Live } from './use-live';
 import type { Position } from './use-position';
 

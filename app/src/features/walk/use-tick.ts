@@ -1,9 +1,10 @@
 import { useEffect, useState } from 'react';
-import { timeNow } from '@/state';
+import { useWalkSession } from '@/state/walk';
 
 /** The present moment, four times a second while something runs; milliseconds since 1970, as entries are stamped. */
 export function useTick(on: boolean): number {
-  return useRunning(timeNow, on);
+  const { clock } = useWalkSession();
+  return useRunning(clock.now, on);
 }
 
 /** A clock that nobody can set, for what is counted in one go; milliseconds. */

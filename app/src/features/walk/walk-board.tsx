@@ -7,16 +7,8 @@ import { ScrollView, useWindowDimensions, View } from 'react-native';
 import { HintedScroll, SignalWords, useStable, type BeadState } from '@/design';
 import { RigDrawing, toBeads } from '@/drawing';
 import { useWords } from '@/i18n';
-import {
-  appendEntries,
-  listDrafts,
-  useHabit,
-  useHearing,
-  usePreferences,
-  useReference,
-  weakSpotAt,
-  type Walk,
-} from '@/state';
+import { listDrafts, useHabit, usePreferences, useReference, weakSpotAt } from '@/state';
+import { useHearing, type Walk, useWalkSession } from '@/state/walk';
 import { keepAwake } from '@/workers';
 import { CheckList } from './check-list';
 import { Clocks } from './clocks';
@@ -50,6 +42,7 @@ const WHOLE = 600;
 
 /** One stop at a time: the rig with the way round it, the checks from here, the present one at the thumb. */
 export function WalkBoard(props: WalkBoardProps) {
+  const { log } = useWalkSession();
   const { walk, personId, onFault, onVerdict, onLeave } = props;
   const t = useWords();
   const { width, height } = useWindowDimensions();
@@ -385,11 +378,11 @@ export function WalkBoard(props: WalkBoardProps) {
         onShut={starting.shut}
         onReportStart={starting.report}
         onNamed={(name) =>
-          void appendEntries([{ ...own, type: 'joined', payload: { name, phone: false } }]).then(
-            (kept) => (kept ? close() : undefined),
-          )
+          void log
+            .append([{ ...own, type: 'joined', payload: { name, phone: false } }])
+            .then((kept) => (kept ? close() : undefined))
         }
-        onParted={() => void appendEntries([{ ...own, type: 'parted', payload: {} }])}
+        onParted={() => void log.append([{ ...own, type: 'parted', payload: {} }])}
       />
       {sheet === undefined && repairs.length > 0 ? (
         <RepairsBar count={repairs.length} onOpen={() => setSheet('repairs')} />

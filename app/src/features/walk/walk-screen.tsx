@@ -1,6 +1,7 @@
 import { Body, Button, Heading, Screen } from '@/design';
 import { useWords } from '@/i18n';
-import { useSession, useWalk } from '@/state';
+import { useSession } from '@/state';
+import { useWalk } from '@/state/walk';
 import { WalkBoard } from './walk-board';
 
 export interface WalkScreenProps {

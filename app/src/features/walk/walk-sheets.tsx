@@ -4,7 +4,7 @@ import type { UnitHabit } from '@nazar/core/quantity';
 import type { CheckInstance } from '@nazar/core/rig';
 import { callLamps, valueOf } from '@nazar/core/walking';
 import type { ComponentProps } from 'react';
-import type { Walk } from '@/state';
+import type { Walk } from '@/state/walk';
 import { CannotSheet } from './cannot-sheet';
 import { CountSheet } from './count-sheet';
 import { HappeningSheet } from './happening-sheet';

@@ -2,7 +2,7 @@ import type { VehicleState } from '@nazar/core/walking';
 import { Text, View } from 'react-native';
 import { Button } from '@/design';
 import { useWords } from '@/i18n';
-import type { Walk } from '@/state';
+import type { Walk } from '@/state/walk';
 import { Progress } from './board-parts';
 import { StateBar } from './state-bar';
 

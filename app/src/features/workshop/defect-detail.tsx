@@ -1,4 +1,4 @@
-import { OPEN_STATUSES } from '@nazar/core/repair';
+import { OPEN_STATUSES } from '@nazar/core/catalogue';
 import { useMemo } from 'react';
 import { ScrollView, View } from 'react-native';
 import { Bead, Body, Button, Card, Heading, Soft, useNow } from '@/design';

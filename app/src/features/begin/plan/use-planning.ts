@@ -3,7 +3,8 @@ import { AS_SHIPPED } from '@nazar/core/house';
 import type { School } from '@nazar/core/planning';
 import type { Unit } from '@nazar/core/rig';
 import { useEffect, useMemo, useState } from 'react';
-import { keepSchool, readLastOrder, readSchool, useReference } from '@/state';
+import { useReference } from '@/state';
+import { keepSchool, readLastOrder, readSchool } from '@/state/walk';
 import type { Planned, PlanAnswer } from '@/workers/planner.worker';
 import { usePlan } from './use-plan';
 

@@ -2,7 +2,7 @@ import { USUAL_SCHOOL, type KeptStop, type School } from '@nazar/core/planning';
 import type { Turn } from '@nazar/core/walking';
 import { useEffect } from 'react';
 import { create } from 'zustand';
-import { keepValue, readValue } from './database';
+import { keepValue, readValue } from '../database';
 
 const planOf = (inspectionId: string) => `plan ${inspectionId}`;
 

@@ -1,20 +1,26 @@
 import { helperCode, type AnyEvent } from '@nazar/core/inspection';
-import { useEffect, useState } from 'react';
-import { ApiProblem, callJson } from './api';
-import { database } from './database';
-import { useLog } from './log';
-import { syncNow } from './sync';
+import { useRef } from 'react';
+import { callJson } from '../api';
+import { database } from '../database';
+import { useLog } from '../log';
+import { useServerRead, type ServerRead } from '../server-reads';
+import { syncNow } from '../sync';
 
 /**
- * Brings the log of a walk that was made on another device, so that it can be looked at and added to here.
- * Entries that are only on this device stay. @throws ApiProblem
+ * Brings the log of a walk that was made on another device, so that it can be looked at and added to here. Entries that are only on
+ * this device stay.
  */
-export async function loadRemoteLog(inspectionId: string): Promise<void> {
-  const { events } = await callJson<{ events: AnyEvent[] }>(`/inspections/${inspectionId}/events`);
-  await useLog.getState().load(inspectionId);
-  useLog.setState(({ logs }) => ({
-    logs: new Map(logs).set(inspectionId, merge(events, logs.get(inspectionId) ?? [])),
-  }));
+export function useRemoteLog(inspectionId: string): ServerRead<true> {
+  return useServerRead(['remote-log', inspectionId], async () => {
+    const { events } = await callJson<{ events: AnyEvent[] }>(
+      `/inspections/${inspectionId}/events`,
+    );
+    await useLog.getState().load(inspectionId);
+    useLog.setState(({ logs }) => ({
+      logs: new Map(logs).set(inspectionId, merge(events, logs.get(inspectionId) ?? [])),
+    }));
+    return true as const;
+  });
 }
 
 function merge(remote: readonly AnyEvent[], here: readonly AnyEvent[]): readonly AnyEvent[] {
@@ -46,34 +52,21 @@ export type Hearing = 'fresh' | 'stale' | 'gone';
  * @returns `stale` without a network, `gone` once this person has no part in the walk any more
  */
 export function useHearing(inspectionId: string, on: boolean): Hearing {
-  const [hearing, setHearing] = useState<Hearing>('fresh');
-  useEffect(() => {
-    if (!on) return undefined;
-    let gone = false;
-    // Of the last answer: only what came in behind it is asked for.
-    let heardUpTo = 0;
-    const listen = async () => {
-      if (document.visibilityState !== 'visible') return;
-      try {
-        const path = `/inspections/${inspectionId}/events?after=${heardUpTo}`;
-        const { events, cursor } = await callJson<{ events: AnyEvent[]; cursor: number }>(path);
-        if (gone) return;
-        await hear(inspectionId, events);
-        heardUpTo = cursor;
-        setHearing('fresh');
-      } catch (error) {
-        if (!(error instanceof ApiProblem)) throw error;
-        if (!gone) setHearing(error.status === 404 ? 'gone' : 'stale');
-      }
-    };
-    void listen();
-    const regularly = setInterval(() => void listen(), EVERY);
-    return () => {
-      gone = true;
-      clearInterval(regularly);
-    };
-  }, [inspectionId, on]);
-  return hearing;
+  // Of the last answer: only what came in behind it is asked for.
+  const heardUpTo = useRef(0);
+  const { trouble } = useServerRead(
+    ['hearing', inspectionId],
+    async () => {
+      const path = `/inspections/${inspectionId}/events?after=${heardUpTo.current}`;
+      const { events, cursor } = await callJson<{ events: AnyEvent[]; cursor: number }>(path);
+      await hear(inspectionId, events);
+      heardUpTo.current = cursor;
+      return cursor;
+    },
+    { enabled: on, refetchInterval: EVERY },
+  );
+  if (!trouble) return 'fresh';
+  return trouble !== 'offline' && trouble.status === 404 ? 'gone' : 'stale';
 }
 
 /**

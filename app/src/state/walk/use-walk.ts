@@ -13,12 +13,10 @@ import {
 import { followPlan, orderWalk, type Stop } from '@nazar/core/planning';
 import { rigOfWalk, standOf, type Standing } from '@nazar/core/standing';
 import { useEffect, useMemo, useState } from 'react';
-import { useModulesOf } from './catalogue';
-import { useContentOf } from './content';
-import { useLog } from './log';
+import { useModulesOf } from '../catalogue';
+import { useContentOf } from '../content';
 import { useKeptPlan, type KeptPlan } from './plans';
-import { useReference } from './reference';
-import { timeNow } from './time-now';
+import { useWalkSession } from './session';
 
 /** Everything a screen shows of one walk, worked out from its log. */
 export interface Walk extends Standing {
@@ -35,9 +33,12 @@ export interface Walk extends Standing {
   readonly way: KeptPlan['way'] | undefined;
 }
 
-/** The walk as it would stand with this fault. */
-export function previewFault(walk: Walk, fault: FaultedPayload): Assessment {
-  return assess({ ...walk.request, inspection: withFault(walk.inspection, fault, timeNow()) });
+/**
+ * The walk as it would stand with this fault.
+ * @param now milliseconds since 1970
+ */
+export function previewFault(walk: Walk, fault: FaultedPayload, now: number): Assessment {
+  return assess({ ...walk.request, inspection: withFault(walk.inspection, fault, now) });
 }
 
 /**
@@ -45,15 +46,16 @@ export function previewFault(walk: Walk, fault: FaultedPayload): Assessment {
  * @returns undefined while it is read, null when it is not on this device or its units are unknown here
  */
 export function useWalk(inspectionId: string): Walk | undefined | null {
-  const events = useLog((state) => state.logs.get(inspectionId));
-  const reference = useReference((state) => state.reference);
+  const { log, reference: depot } = useWalkSession();
+  const events = log.use((state) => state.logs.get(inspectionId));
+  const reference = depot.use((state) => state.reference);
   const [looked, setLooked] = useState(false);
   useEffect(() => {
-    void useLog
+    void log.use
       .getState()
       .load(inspectionId)
       .then(() => setLooked(true));
-  }, [inspectionId]);
+  }, [log, inspectionId]);
   const inspection = useMemo(() => events && fold(inspectionId, events), [events, inspectionId]);
   const begun = inspection?.begun;
   const eventId = begun?.eventId;
@@ -92,10 +94,10 @@ export function useWalk(inspectionId: string): Walk | undefined | null {
   return useMemo(() => {
     if (!inspection || !made || !reference || !catalogue || !content)
       return looked && events ? null : undefined;
-    const { depot, ownPolicies, units, defects } = reference;
+    const { ownPolicies, units, defects } = reference;
     const standing = standOf(
       inspection,
-      { catalogue, units, content, choice: depot.choice, own: ownPolicies, defects },
+      { catalogue, units, content, choice: reference.depot.choice, own: ownPolicies, defects },
       made.rig,
     );
     return { ...standing, ...made, catalogue, content };

@@ -1,0 +1,17 @@
+export { BeginScreen } from '@/features/begin';
+export { CompareScreen } from '@/features/compare';
+export { ContentScreen } from '@/features/content';
+export { DeskScreen } from '@/features/desk';
+export { FaultScreen } from '@/features/fault';
+export { HelpScreen, JoinScreen } from '@/features/help';
+export { LeaveScreen } from '@/features/leave';
+export { LogbookScreen } from '@/features/logbook';
+export { ReportScreen } from '@/features/report';
+export { RigBuilderScreen } from '@/features/rig';
+export { RoadScreen } from '@/features/road';
+export { RulesScreen } from '@/features/rules';
+export { SignScreen } from '@/features/sign';
+export { VerifyScreen } from '@/features/verify';
+export { WalkScreen } from '@/features/walk';
+export { WorkshopScreen } from '@/features/workshop';
+export { YouScreen } from '@/features/you';

@@ -1,0 +1,13 @@
+export type { NewEntry } from '../log';
+export {
+  keepLastOrder,
+  keepPlan,
+  keepSchool,
+  readLastOrder,
+  readSchool,
+  type KeptPlan,
+  type ToldTurn,
+} from './plans';
+export { codeOfWalk, findWalkToHelp, useHearing, useRemoteLog, type Hearing } from './remote-log';
+export { useWalkSession, WalkSessionProvider, type WalkSession } from './session';
+export { previewFault, useWalk, type Walk } from './use-walk';
