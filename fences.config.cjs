@@ -8,8 +8,10 @@ const LEANS_ON = {
   quantity: [],
   vehicle: [],
   catalogue: ['quantity', 'vehicle'],
+  // The public schedules of defects.
+  schedules: ['catalogue'],
   // What is asked of each vehicle. Nothing that ships leans on it: whoever needs a module is given it.
-  content: ['quantity', 'vehicle', 'catalogue'],
+  content: ['quantity', 'vehicle', 'catalogue', 'schedules'],
   house: ['quantity', 'catalogue'],
   rig: ['quantity', 'vehicle', 'catalogue', 'house'],
   fields: ['catalogue', 'rig'],
@@ -19,7 +21,7 @@ const LEANS_ON = {
   judge: ['catalogue', 'rig'],
   procedure: ['quantity', 'catalogue', 'rig'],
   measure: ['quantity', 'catalogue', 'rig'],
-  grading: ['quantity', 'catalogue', 'rig', 'measure', 'planning'],
+  grading: ['quantity', 'catalogue', 'schedules', 'rig', 'measure', 'planning'],
   inspection: [
     'quantity',
     'vehicle',

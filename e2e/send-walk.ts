@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { expect, type Page } from '@playwright/test';
 import type { Job } from '@nazar/core/inspection';
-import { UNREAD_STATUSES } from '@nazar/core/repair';
+import { UNREAD_STATUSES } from '@nazar/core/catalogue';
 import type { VehicleChange } from '@nazar/core/vehicle';
 import { faultOf, instanceOf, makeRig, signature, walkSound } from '@nazar/core/testing';
 import { address } from './driver';

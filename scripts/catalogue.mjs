@@ -4,7 +4,7 @@ import { installDependencies } from './start.mjs';
 installDependencies();
 const { register } = await import('tsx/esm/api');
 register();
-const { catalogue } = await import('../core/catalogue/index.ts');
+const { catalogue } = await import('../core/content/index.ts');
 const { findCatalogueFaults } = await import('../core/validation/index.ts');
 
 const HEADS = ['zones', 'checks', 'procedures', 'symptoms', 'cautions', 'contents', 'services'];

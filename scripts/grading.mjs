@@ -10,7 +10,8 @@ import { installDependencies } from './start.mjs';
 installDependencies();
 const { register } = await import('tsx/esm/api');
 register();
-const { catalogue, scheduleOne, scheduleTwo } = await import('../core/catalogue/index.ts');
+const { catalogue } = await import('../core/content/index.ts');
+const { scheduleOne, scheduleTwo } = await import('../core/schedules/index.ts');
 const { gradingTable, policies, reportedParts, scheduleTable } =
   await import('../core/grading/index.ts');
 

@@ -3,12 +3,3 @@ export * from './terms';
 export { textsOf, withTexts } from './texts';
 export { CATALOGUE_VERSION } from './version';
 export { LAW, PUSHROD_STROKE, STEERING_FREE_PLAY, type LegalFigure } from './law';
-export { HOUSE_STRICTER } from './schedules/house';
-export {
-  partsToReport,
-  scheduleOne,
-  scheduleTwo,
-  withListed,
-  type Schedule,
-  type ScheduleItem,
-} from './schedules';

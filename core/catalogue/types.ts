@@ -96,7 +96,7 @@ export interface Symptom {
   /** Not faster than this with the fault, km/h. */
   readonly mostKmh?: number;
   readonly many?: Many;
-  /** Filled in from the schedules (core/catalogue/schedules), never written by hand. */
+  /** Filled in from the schedules (core/schedules), never written by hand. */
   readonly listed?: readonly Listed[];
   readonly exceptions?: readonly PolicyException[];
 }

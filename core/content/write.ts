@@ -4,7 +4,7 @@
  */
 import { meaningOf } from '../vehicle';
 import { withChassisParts } from './chassis/parts';
-import { withListed } from '../catalogue';
+import { withListed } from '../schedules';
 import {
   LIST_SHORT,
   type Capability,

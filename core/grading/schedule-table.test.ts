@@ -1,4 +1,4 @@
-import { HOUSE_STRICTER, scheduleOne, scheduleTwo } from '../catalogue';
+import { HOUSE_STRICTER, scheduleOne, scheduleTwo } from '../schedules';
 import { catalogue } from '../content';
 import { policies, policyById, reportedParts, scheduleTable } from '.';
 

@@ -1,11 +1,5 @@
-import {
-  HOUSE_STRICTER,
-  partsToReport,
-  type Catalogue,
-  type Circumstance,
-  type Schedule,
-  type Symptom,
-} from '../catalogue';
+import { type Catalogue, type Circumstance, type Symptom } from '../catalogue';
+import { HOUSE_STRICTER, partsToReport, type Schedule } from '../schedules';
 import { gradeSymptom } from './grade-symptom';
 import type { Grade, Policy } from './policy';
 

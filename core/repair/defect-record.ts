@@ -1,6 +1,5 @@
-import type { Bar, Capability, System } from '../catalogue';
+import type { Bar, Capability, System , DefectStatus } from '../catalogue';
 import type { Limitation } from '../grading';
-import type { DefectStatus } from '../catalogue';
 
 /** A defect as workshop and drivers read it; times are ISO 8601. */
 export interface DefectRecord {

@@ -9,7 +9,6 @@ export { usePalette, type Palette } from './palette';
 export { Card, Columns, Screen } from './screen';
 export { Sheet } from './sheet';
 export { SignalWords } from './signal';
-export { SignaturePad } from './signature-pad';
 export { Toggles } from './toggles';
 export { Body, Figure, Heading, Soft } from './words';
 export { useNow } from './use-now';

@@ -5,6 +5,5 @@ export { PhotoStrip } from './photo-strip';
 export { RigDrawing, toBeads, type FaultMark, type StopBead } from './rig-drawing';
 export { RigSide } from './rig-side';
 export { unitAlone } from './unit-alone';
-export { SignatureDrawing } from './signature-drawing';
 export { CodeCamera } from './code-camera';
 export { SquareCode } from './square-code';

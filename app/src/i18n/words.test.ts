@@ -1,8 +1,11 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { catalogue } from '@nazar/core/content';
-import { en } from './en';
+import { en as first } from './en';
+import { laterEn } from './later';
 import { formatWhen } from '.';
+
+const en = { ...first, ...laterEn };
 
 const root = join(__dirname, '..', '..');
 
@@ -67,6 +70,15 @@ describe('messages', () => {
     expect(JSON.stringify(en)).not.toContain('!');
     expect(JSON.stringify(en)).not.toMatch(/great|well done|oops|sorry/i);
   });
+});
+
+it('are all there before the later ones, where a first screen says them', () => {
+  const folders = ['src/features/today', 'src/features/sign-in', 'src/features/saving'];
+  const keys = folders
+    .flatMap((folder) => sources(join(root, ...folder.split('/'))))
+    .flatMap((text) => [...text.matchAll(/\bt\(\s*['`]([\w-]+)[.'`]/g)].map(([, key]) => key));
+  expect(keys.length).toBeGreaterThan(40);
+  expect([...new Set(keys)].filter((key) => key in laterEn)).toEqual([]);
 });
 
 describe('a moment', () => {

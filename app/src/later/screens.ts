@@ -1,3 +1,4 @@
+import '@/i18n/later';
 export { BeginScreen } from '@/features/begin';
 export { CompareScreen } from '@/features/compare';
 export { ContentScreen } from '@/features/content';

@@ -1,4 +1,3 @@
-import { wrap } from 'comlink';
 import type { PhotoAnswer } from './photo.worker';
 
 interface PhotoWorker {
@@ -7,6 +6,7 @@ interface PhotoWorker {
 
 /** Prepares a picture off the main thread; one worker a picture, so that its memory goes at once. */
 export async function preparePhoto(file: Blob): Promise<PhotoAnswer> {
+  const { wrap } = await import('comlink');
   const worker = new Worker(new URL('./photo.worker', window.location.href));
   try {
     return await wrap<PhotoWorker>(worker).preparePhoto(file);

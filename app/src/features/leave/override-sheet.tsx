@@ -1,8 +1,9 @@
 import type { Finding } from '@nazar/core/grading';
 import type { Signature, Stroke } from '@nazar/core/inspection';
 import { useCallback, useState } from 'react';
-import { Body, Button, Field, Sheet, SignaturePad, Soft } from '@/design';
+import { Body, Button, Field, Sheet, Soft } from '@/design';
 import { useWords } from '@/i18n';
+import { SignaturePad } from '@/signature';
 
 interface OverrideSheetProps {
   /** Undefined for the release of a rig whose equipment is out of service. */

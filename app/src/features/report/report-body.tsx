@@ -11,8 +11,9 @@ import type { ReportFile } from '@nazar/core/seal';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { Bead, Body, Card, Heading, Soft, type BeadState } from '@/design';
-import { KeptPhoto, limitDecimals, RigDrawing, SignatureDrawing } from '@/drawing';
+import { KeptPhoto, limitDecimals, RigDrawing } from '@/drawing';
 import { formatWhen, useWords } from '@/i18n';
+import { SignatureDrawing } from '@/signature';
 import { useHabit, useModulesOf, useSpeed } from '@/state';
 import { AdditionLines } from './addition-lines';
 

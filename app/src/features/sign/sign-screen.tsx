@@ -9,8 +9,9 @@ import {
 } from '@nazar/core/inspection';
 import { useCallback, useState } from 'react';
 import { View } from 'react-native';
-import { Bead, Body, Button, Card, Columns, Heading, Screen, SignaturePad, Soft } from '@/design';
+import { Bead, Body, Button, Card, Columns, Heading, Screen, Soft } from '@/design';
 import { useWords } from '@/i18n';
+import { SignaturePad } from '@/signature';
 import { useSession, useSpeed } from '@/state';
 import { keepLastOrder, useWalk, useWalkSession } from '@/state/walk';
 import { HeadlineBanner } from '@/drawing';

@@ -133,7 +133,7 @@ export function TodayScreen(props: TodayScreenProps) {
                 reference={reference}
                 onBegin={(phase) => props.onBegin(rig.id, phase)}
               />
-              <Button title={t('helping.join')} onPress={props.onHelp} />
+              <Button title={t('today.help')} onPress={props.onHelp} />
             </>
           }
         />
@@ -168,7 +168,7 @@ function RigChoice({
     <Card>
       <Heading level={2}>{t('today.choose')}</Heading>
       <Button look="main" title={t('rig.title')} onPress={onBuild} />
-      <Button title={t('helping.join')} onPress={onHelp} />
+      <Button title={t('today.help')} onPress={onHelp} />
       {rigs.map((rig) => {
         const last = reference.lastReports.find(({ unitId }) => unitId === rig.unitIds[0]);
         return (

@@ -59,7 +59,7 @@ export function LampSheet(props: LampSheetProps) {
       setSince(clock.now());
     }, 0);
     return () => clearTimeout(next);
-  }, [over, key]);
+  }, [clock, over, key]);
   const together = open.filter(({ instance }) => instance.check.helper === 'needed').length;
   const spot = useMemo(() => call && { x: call.instance.x, y: call.instance.y }, [call]);
   const close = () => {

@@ -2,7 +2,7 @@ import { fireEvent, render, screen } from '@testing-library/react';
 import { AFFIRMATIONS, VEHICLE_CHANGES } from '@nazar/core/vehicle';
 import type { NextStep } from '@nazar/core/walking';
 import '@/i18n';
-import { en } from '@/i18n/en';
+import { laterEn as en } from '@/i18n/later';
 import { StepCard } from './step-card';
 
 function show(step: NextStep) {

@@ -47,6 +47,6 @@ export function useClockWatch(inspectionId: string, personId: string) {
       clearInterval(regularly);
       document.removeEventListener('visibilitychange', hidden);
     };
-  }, [inspectionId, personId]);
+  }, [clock, log, inspectionId, personId]);
   return { moved, putAway: () => setMoved(undefined) };
 }

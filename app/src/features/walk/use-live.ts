@@ -70,7 +70,7 @@ export function useLive(walk: Walk, personId: string): Live {
   const tell = useCallback<Live['tell']>(
     (type, payload) =>
       log.append([{ inspectionId: inspection.id, actorId: personId, type, payload }]),
-    [inspection.id, personId],
+    [log, inspection.id, personId],
   );
   const change = useCallback(
     (what: VehicleChange, unitId?: string) =>
@@ -112,6 +112,6 @@ function useClockEnds(state: VehicleState): number {
       clearInterval(again);
       document.removeEventListener('visibilitychange', look);
     };
-  }, [airAt, oilAt, coldAt, settledAt, warmAt, cleanAt, ended]);
+  }, [clock, airAt, oilAt, coldAt, settledAt, warmAt, cleanAt, ended]);
   return ended;
 }

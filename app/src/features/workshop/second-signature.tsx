@@ -1,7 +1,8 @@
 import type { Stroke } from '@nazar/core/inspection';
 import { useCallback, useState } from 'react';
-import { Body, Button, Card, Heading, SignaturePad } from '@/design';
+import { Body, Button, Card, Heading } from '@/design';
 import { useWords } from '@/i18n';
+import { SignaturePad } from '@/signature';
 import type { DefectRecord } from '@/state';
 import { useSend } from './use-send';
 

@@ -1,6 +1,7 @@
 /** What a driver reads before and on the walk. */
 export const yard = {
   today: {
+    help: 'Help with a walk',
     title: 'Today',
     hello: '{{name}} · {{depot}}',
     change: 'Change rig',
@@ -345,5 +346,26 @@ export const yard = {
       ['Esc', 'Close a sheet'],
       ['?', 'This list'],
     ],
+  },
+  road: {
+    title: 'Under way',
+    gauges: 'Watch: {{gauges}}',
+    gauge: {
+      air: 'air',
+      'oil-pressure': 'oil pressure',
+      coolant: 'coolant',
+      charge: 'volts',
+      hydraulics: 'hydraulic oil',
+    },
+    stopBelow: '(stop below {{value}})',
+    found: 'A fault on the road',
+    foundWhy: 'It goes into the log of this walk and to the workshop.',
+    choose: 'What is wrong?',
+    search: 'Search the checks',
+    none: 'No check has these words.',
+    stop: 'Stop where it is safe. It may not go on like this.',
+    goOn: 'It may go on so: {{conditions}}',
+    kept_one: '1 fault on the road is kept.',
+    kept_other: '{{count}} faults on the road are kept.',
   },
 };

@@ -9,5 +9,5 @@ export {
   type ToldTurn,
 } from './plans';
 export { codeOfWalk, findWalkToHelp, useHearing, useRemoteLog, type Hearing } from './remote-log';
-export { useWalkSession, WalkSessionProvider, type WalkSession } from './session';
+export { useWalkSession, type WalkSession } from './session';
 export { previewFault, useWalk, type Walk } from './use-walk';

@@ -1,7 +1,7 @@
-import type { System } from '../terms';
-import type { Check, Listed, Symptom } from '../types';
+import type { Check, Listed, Symptom, System } from '../catalogue';
 import * as parts from './parts';
 import type { NamedDefect } from './parts';
+export { HOUSE_STRICTER } from './house';
 
 /** One numbered item of a public schedule of defects. */
 export interface ScheduleItem {

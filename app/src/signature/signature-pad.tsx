@@ -2,7 +2,7 @@ import type { Stroke } from '@nazar/core/inspection';
 import { useEffect, useRef } from 'react';
 import { View } from 'react-native';
 import SignaturePadLibrary from 'signature_pad';
-import { usePalette } from './palette';
+import { usePalette } from '@/design';
 
 interface SignaturePadProps {
   readonly label: string;

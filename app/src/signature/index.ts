@@ -1,0 +1,2 @@
+export { SignatureDrawing } from './signature-drawing';
+export { SignaturePad } from './signature-pad';
