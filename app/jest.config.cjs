@@ -16,7 +16,7 @@ module.exports = {
     '^react-native$': 'react-native-web',
     '\\.(css|woff2)$': '<rootDir>/testing/no-file.cjs',
     '^canonicalize$': '<rootDir>/../node_modules/canonicalize/lib/canonicalize.js',
-    '^dexie$': '<rootDir>/../node_modules/dexie/dist/dexie.js',
+    '^idb$': '<rootDir>/../node_modules/idb/build/index.cjs',
     '^signature_pad$': '<rootDir>/testing/signature-stand-in.ts',
     '^uuid$': '<rootDir>/../node_modules/uuid/dist/cjs/index.js',
   },

@@ -1,10 +1,11 @@
+import { clearDevice } from '../../testing/device';
 import { CATALOGUE_VERSION } from '@nazar/core/catalogue';
 import { catalogue } from '@nazar/core/content';
 import { trailer, truck } from '@nazar/core/testing';
 import { act, renderHook, waitFor } from '@testing-library/react';
 import { answerFetch } from '../../testing/server-stand-in';
 import { forgetFormerModules, useModulesOf, useWholeCatalogue } from './catalogue';
-import { database, keepValue, readValue } from './database';
+import { keepValue, readValue, openDatabase } from './database';
 import { appendEntries } from './log';
 import { serverReads } from './server-reads';
 
@@ -35,8 +36,7 @@ const ids = (hook: { current: { modules: readonly { id: string }[] } | undefined
 
 beforeEach(async () => {
   serverReads.clear();
-  await database.values.clear();
-  await database.events.clear();
+  await clearDevice();
 });
 
 it('asks for the modules of a rig, and for no other', async () => {
@@ -105,7 +105,7 @@ it('forgets modules of versions that no walk on this device was begun by', async
     },
   ]);
   await forgetFormerModules();
-  expect((await database.values.toCollection().primaryKeys()).sort()).toEqual([
+  expect((await (await openDatabase()).getAllKeys('values')).sort()).toEqual([
     'device',
     `module ${FORMER} winch`,
     `module ${CATALOGUE_VERSION} winch`,

@@ -4,7 +4,7 @@ import type { Payloads } from '@nazar/core/inspection';
 import type { Unit } from '@nazar/core/rig';
 import { useQueries, useQuery } from '@tanstack/react-query';
 import { ApiProblem, callFile, callJson } from './api';
-import { database, keepValue, readValue } from './database';
+import { keepValue, openDatabase, readValue } from './database';
 import { useReference } from './reference';
 import { FOR_EVER, serverReads } from './server-reads';
 
@@ -51,17 +51,17 @@ const readEdition = (edition: string) =>
     queryFn: () => callJson<Catalogue>(`/catalogue/${encodeURIComponent(edition)}`),
   });
 
+/** Names of kept modules: everything between a blank and the sign behind it. */
+const OF_MODULES = IDBKeyRange.bound('module ', 'module!');
+
 /** Lets go of modules of former versions that no walk on this device was begun by. */
 export async function forgetFormerModules(): Promise<void> {
   const walked = new Set<string>([CATALOGUE_VERSION]);
-  await database.events.each(({ event }) => {
+  const database = await openDatabase();
+  for (const { event } of await database.getAll('events'))
     if (event.type === 'begun') walked.add((event.payload as Payloads['begun']).catalogueVersion);
-  });
-  await database.values
-    .where('name')
-    .startsWith('module ')
-    .and(({ name }) => !walked.has(name.split(' ')[1]))
-    .delete();
+  for (const name of await database.getAllKeys('values', OF_MODULES))
+    if (!walked.has(name.split(' ')[1])) await database.delete('values', name);
 }
 
 function unlessProblem(error: unknown): undefined {

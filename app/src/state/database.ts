@@ -1,5 +1,5 @@
-import Dexie, { type EntityTable } from 'dexie';
 import type { AnyEvent } from '@nazar/core/inspection';
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 
 /** An event with how far it has got. */
 export interface KeptEvent {
@@ -42,26 +42,73 @@ export interface KeptValue {
   readonly value: unknown;
 }
 
-class DeviceDatabase extends Dexie {
-  events!: EntityTable<KeptEvent, 'sequence'>;
-  heard!: EntityTable<HeardEvent, 'id'>;
-  photos!: EntityTable<KeptPhoto, 'id'>;
-  drafts!: EntityTable<KeptDraft, 'id'>;
-  values!: EntityTable<KeptValue, 'name'>;
-
-  constructor() {
-    super('nazar');
-    this.version(1).stores({
-      events: '++sequence, &id, inspectionId, [actorId+state], state',
-      photos: 'id, inspectionId, [actorId+state], state',
-      drafts: 'id, inspectionId',
-      values: 'name',
-    });
-    this.version(2).stores({ heard: 'id, inspectionId' });
-  }
+interface Stores extends DBSchema {
+  events: {
+    key: number;
+    value: KeptEvent;
+    indexes: {
+      id: string;
+      inspectionId: string;
+      state: string;
+      '[actorId+state]': [string, string];
+    };
+  };
+  heard: { key: string; value: HeardEvent; indexes: { inspectionId: string } };
+  photos: {
+    key: string;
+    value: KeptPhoto;
+    indexes: { inspectionId: string; state: string; '[actorId+state]': [string, string] };
+  };
+  drafts: { key: string; value: KeptDraft; indexes: { inspectionId: string } };
+  values: { key: string; value: KeptValue };
 }
 
-export const database = new DeviceDatabase();
+export type DeviceDatabase = IDBPDatabase<Stores>;
+
+/** Phones in the yard have it under these numbers: 10 is the first, 20 has what other devices added. */
+const VERSION = 20;
+
+let opened: Promise<DeviceDatabase> | undefined;
+
+/** The database of this device. It is opened once, and again after the browser has closed it. */
+export function openDatabase(): Promise<DeviceDatabase> {
+  const forget = () => {
+    opened = undefined;
+  };
+  opened ??= openDB<Stores>('nazar', VERSION, {
+    upgrade(database, from) {
+      if (from < 10) {
+        const events = database.createObjectStore('events', {
+          keyPath: 'sequence',
+          autoIncrement: true,
+        });
+        events.createIndex('id', 'id', { unique: true });
+        events.createIndex('inspectionId', 'inspectionId');
+        events.createIndex('[actorId+state]', ['actorId', 'state']);
+        events.createIndex('state', 'state');
+        const photos = database.createObjectStore('photos', { keyPath: 'id' });
+        photos.createIndex('inspectionId', 'inspectionId');
+        photos.createIndex('[actorId+state]', ['actorId', 'state']);
+        photos.createIndex('state', 'state');
+        const drafts = database.createObjectStore('drafts', { keyPath: 'id' });
+        drafts.createIndex('inspectionId', 'inspectionId');
+        database.createObjectStore('values', { keyPath: 'name' });
+      }
+      if (from < 20) {
+        const heard = database.createObjectStore('heard', { keyPath: 'id' });
+        heard.createIndex('inspectionId', 'inspectionId');
+      }
+    },
+    // A newer version of the app in another tab wants to open it.
+    blocking: (_current, _blocked, event) => {
+      (event.target as IDBDatabase).close();
+      forget();
+    },
+    terminated: forget,
+  });
+  opened.catch(forget);
+  return opened;
+}
 
 /** A kept event as the log and the server know it. */
 export function toEvent({ event, sequence }: KeptEvent): AnyEvent {
@@ -69,20 +116,15 @@ export function toEvent({ event, sequence }: KeptEvent): AnyEvent {
 }
 
 export async function readValue<T>(name: string): Promise<T | undefined> {
-  return (await database.values.get(name))?.value as T | undefined;
+  return (await (await openDatabase()).get('values', name))?.value as T | undefined;
 }
 
 export async function keepValue(name: string, value: unknown): Promise<void> {
-  await database.values.put({ name, value });
+  await (await openDatabase()).put('values', { name, value });
 }
 
 /** Whether writing failed because the device has no room left. */
 export function isDiskFull(error: unknown): boolean {
-  const { name, inner, message } = (error ?? {}) as {
-    name?: string;
-    inner?: unknown;
-    message?: string;
-  };
-  if (name === 'QuotaExceededError' || /quota|disk/i.test(message ?? '')) return true;
-  return inner !== undefined && inner !== error && isDiskFull(inner);
+  const { name, message } = (error ?? {}) as { name?: string; message?: string };
+  return name === 'QuotaExceededError' || /quota|disk/i.test(message ?? '');
 }

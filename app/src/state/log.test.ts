@@ -1,4 +1,5 @@
-import { database, toEvent } from './database';
+import { clearDevice } from '../../testing/device';
+import { toEvent, openDatabase, type KeptEvent } from './database';
 import { appendEntries, listRefused, listUnfinished, onEntryKept, pruneSent, useLog } from './log';
 
 const actor = '01900000-0000-7000-8000-0000000000d1';
@@ -18,13 +19,13 @@ const sound = (inspectionId: string, key: string) =>
   ]);
 
 beforeEach(async () => {
-  await Promise.all(database.tables.map((table) => table.clear()));
+  await clearDevice();
   useLog.setState({ logs: new Map(), trouble: undefined });
 });
 
 it('keeps an entry in the database before it is on the screen', async () => {
   expect(await begin('walk')).toBe(true);
-  const kept = await database.events.toArray();
+  const kept = await (await openDatabase()).getAll('events');
   expect(kept).toMatchObject([
     { inspectionId: 'walk', state: 'waiting', event: { type: 'begun' } },
   ]);
@@ -35,7 +36,7 @@ it('numbers entries in one row, whatever the walk, and knows its device', async 
   await begin('one');
   await begin('two');
   await Promise.all([sound('one', 'a'), sound('one', 'b'), sound('two', 'c')]);
-  const events = (await database.events.toArray()).map(toEvent);
+  const events = (await (await openDatabase()).getAll('events')).map(toEvent);
   const order = events.map(({ sequence }) => sequence);
   expect(order.map((each) => each - order[0])).toEqual([0, 1, 2, 3, 4]);
   expect(new Set(events.map(({ deviceId }) => deviceId)).size).toBe(1);
@@ -56,10 +57,15 @@ it('finds the walk again after the tab was killed', async () => {
   ).toEqual(['answered', 'begun']);
 });
 
+/** As the browser tells it: nothing of the batch is kept. */
+const failToAdd = (error: Error) =>
+  jest.spyOn(IDBObjectStore.prototype, 'add').mockImplementation(function (this: IDBObjectStore) {
+    this.transaction.abort();
+    throw error;
+  });
+
 it('says when the device is full, and does not move on', async () => {
-  const failing = jest
-    .spyOn(database.events, 'bulkAdd')
-    .mockRejectedValue(Object.assign(new Error('full'), { name: 'QuotaExceededError' }));
+  const failing = failToAdd(Object.assign(new Error('full'), { name: 'QuotaExceededError' }));
   expect(await begin('walk')).toBe(false);
   expect(useLog.getState().trouble).toBe('disk-full');
   expect(useLog.getState().logs.get('walk')).toBeUndefined();
@@ -69,7 +75,7 @@ it('says when the device is full, and does not move on', async () => {
 });
 
 it('says when it could not keep an entry for another reason', async () => {
-  const failing = jest.spyOn(database.events, 'bulkAdd').mockRejectedValue(new Error('broken'));
+  const failing = failToAdd(new Error('broken'));
   expect(await begin('walk')).toBe(false);
   expect(useLog.getState().trouble).toBe('not-kept');
   failing.mockRestore();
@@ -108,7 +114,9 @@ describe('letting go', () => {
     states: readonly ('sent' | 'waiting' | 'refused')[],
   ) => {
     for (const [index, state] of states.entries())
-      await database.events.add({
+      await (
+        await openDatabase()
+      ).add('events', {
         id: `${inspectionId} ${index}`,
         inspectionId,
         actorId: actor,
@@ -123,10 +131,10 @@ describe('letting go', () => {
           type: index === states.length - 1 ? 'signed' : 'answered',
           payload: {},
         },
-      });
+      } as unknown as KeptEvent);
   };
   const left = async () => [
-    ...new Set((await database.events.toArray()).map((each) => each.inspectionId)),
+    ...new Set((await (await openDatabase()).getAll('events')).map((each) => each.inspectionId)),
   ];
 
   it('drops what the server has had whole for two weeks', async () => {
@@ -148,7 +156,9 @@ describe('letting go', () => {
 
   it('keeps a walk whose picture has not gone yet', async () => {
     await keep('pictured', ['sent', 'sent']);
-    await database.photos.add({
+    await (
+      await openDatabase()
+    ).add('photos', {
       id: 'p',
       inspectionId: 'pictured',
       actorId: actor,
@@ -168,8 +178,12 @@ describe('letting go', () => {
 
 it('keeps refused entries with their sentence', async () => {
   await begin('walk');
-  const [{ id, sequence }] = await database.events.toArray();
-  await database.events.update(sequence, {
+  const [kept] = await (await openDatabase()).getAll('events');
+  const { id } = kept;
+  await (
+    await openDatabase()
+  ).put('events', {
+    ...kept,
     state: 'refused',
     refusal: { code: 'unit-not-yours', detail: 'The unit does not belong to your depot.' },
   });

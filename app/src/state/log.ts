@@ -2,7 +2,7 @@ import type { AnyEvent, EventType, Payloads } from '@nazar/core/inspection';
 import { v7 as newId } from 'uuid';
 import { flushSync } from 'react-dom';
 import { create } from 'zustand';
-import { database, isDiskFull, keepValue, readValue, toEvent } from './database';
+import { isDiskFull, openDatabase, toEvent, type KeptEvent } from './database';
 import { timeNow } from './time-now';
 
 interface LogState {
@@ -18,8 +18,9 @@ export const useLog = create<LogState>((set) => ({
   logs: new Map(),
   trouble: undefined,
   load: async (inspectionId) => {
-    const kept = await database.events.where({ inspectionId }).toArray();
-    const heard = await database.heard.where({ inspectionId }).toArray();
+    const database = await openDatabase();
+    const kept = await database.getAllFromIndex('events', 'inspectionId', inspectionId);
+    const heard = await database.getAllFromIndex('heard', 'inspectionId', inspectionId);
     set(({ logs }) => ({
       logs: new Map(logs).set(inspectionId, [
         ...heard.map(({ event }) => event),
@@ -46,14 +47,14 @@ let deviceId: string | undefined;
 
 /** This device; two tabs that ask for the first time at one moment agree. */
 async function ownDeviceId(): Promise<string> {
-  deviceId ??= await database.transaction('rw', database.values, async () => {
-    const known = await readValue<string>(DEVICE);
-    if (known) return known;
-    const made = newId();
-    await keepValue(DEVICE, made);
-    return made;
-  });
-  return deviceId;
+  if (deviceId !== undefined) return deviceId;
+  const writing = (await openDatabase()).transaction('values', 'readwrite');
+  const known = (await writing.store.get(DEVICE))?.value as string | undefined;
+  const own = known ?? newId();
+  if (known === undefined) await writing.store.put({ name: DEVICE, value: own });
+  await writing.done;
+  deviceId = own;
+  return own;
 }
 
 const listeners = new Set<(count: number) => void>();
@@ -95,7 +96,10 @@ export async function appendEntries<T extends EventType>(
       const { id, inspectionId, actorId } = event;
       return { id, inspectionId, actorId, event, state: 'waiting' as const };
     });
-    const sequences = await database.events.bulkAdd(made, { allKeys: true });
+    const writing = (await openDatabase()).transaction('events', 'readwrite');
+    // The database gives each its sequence.
+    const adding = made.map(async (each) => writing.store.add(each as unknown as KeptEvent));
+    const [sequences] = await Promise.all([Promise.all(adding), writing.done]);
     const kept = made.map((each, index) => ({ ...each, sequence: sequences[index] }));
     // The new state and the step that follows from it are one picture, not two.
     flushSync(() => {
@@ -118,12 +122,12 @@ export async function appendEntries<T extends EventType>(
 /** A walk of this person that was begun here and not signed yet. */
 export async function listUnfinished(actorId: string): Promise<string[]> {
   const open = new Map<string, boolean>();
-  await database.events.each(({ inspectionId, event, state }) => {
-    if (state === 'refused') return;
+  for (const { inspectionId, event, state } of await (await openDatabase()).getAll('events')) {
+    if (state === 'refused') continue;
     if (event.type === 'begun' && event.actorId === actorId && !open.has(inspectionId))
       open.set(inspectionId, true);
     if (event.type === 'signed') open.set(inspectionId, false);
-  });
+  }
   return [...open].filter(([, isOpen]) => isOpen).map(([id]) => id);
 }
 
@@ -136,8 +140,9 @@ export interface RefusedEntry {
 
 /** Entries and pictures that the server refused, newest first. */
 export async function listRefused(): Promise<RefusedEntry[]> {
-  const events = await database.events.where('state').equals('refused').toArray();
-  const photos = await database.photos.where('state').equals('refused').toArray();
+  const database = await openDatabase();
+  const events = await database.getAllFromIndex('events', 'state', 'refused');
+  const photos = await database.getAllFromIndex('photos', 'state', 'refused');
   return [
     ...photos.map(({ id, refusal }) => ({
       id,
@@ -166,7 +171,9 @@ export async function isLastWaiting(inspectionId: string): Promise<boolean> {
 }
 
 async function lastEntry(inspectionId: string) {
-  return (await database.events.where({ inspectionId }).sortBy('sequence')).at(-1);
+  const database = await openDatabase();
+  const kept = await database.getAllFromIndex('events', 'inspectionId', inspectionId);
+  return kept.sort((one, other) => one.sequence - other.sequence).at(-1);
 }
 
 const KEEP_DAYS = 14;
@@ -177,21 +184,25 @@ const KEEP_DAYS = 14;
  * @param now milliseconds since 1970
  */
 export async function pruneSent(now: number): Promise<void> {
-  const { events, photos, heard } = database;
   const before = now - KEEP_DAYS * 86_400_000;
-  await database.transaction('rw', events, photos, heard, async () => {
-    const kept = await events.toArray();
-    const done = new Set(
-      kept
-        .filter(({ event }) => event.type === 'signed' && event.at < before)
-        .map(({ inspectionId }) => inspectionId),
-    );
-    for (const { inspectionId, state } of [...kept, ...(await photos.toArray())])
-      if (state !== 'sent') done.delete(inspectionId);
-    for (const inspectionId of done) {
-      await events.where({ inspectionId }).delete();
-      await photos.where({ inspectionId }).delete();
-      await heard.where({ inspectionId }).delete();
+  const stores = ['events', 'photos', 'heard'] as const;
+  const writing = (await openDatabase()).transaction(stores, 'readwrite');
+  const kept = await writing.objectStore('events').getAll();
+  const done = new Set(
+    kept
+      .filter(({ event }) => event.type === 'signed' && event.at < before)
+      .map(({ inspectionId }) => inspectionId),
+  );
+  for (const { inspectionId, state } of [
+    ...kept,
+    ...(await writing.objectStore('photos').getAll()),
+  ])
+    if (state !== 'sent') done.delete(inspectionId);
+  for (const inspectionId of done)
+    for (const name of stores) {
+      const store = writing.objectStore(name);
+      for (const key of await store.index('inspectionId').getAllKeys(inspectionId))
+        await store.delete(key as never);
     }
-  });
+  await writing.done;
 }

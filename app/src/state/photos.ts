@@ -1,6 +1,6 @@
 import { v7 as newId } from 'uuid';
 import { callApi } from './api';
-import { database, isDiskFull } from './database';
+import { isDiskFull, openDatabase } from './database';
 import { useLog } from './log';
 
 export interface PreparedPicture {
@@ -17,7 +17,9 @@ export async function keepPhoto(
 ): Promise<{ id: string; width: number; height: number } | undefined> {
   const id = newId();
   try {
-    await database.photos.add({ id, inspectionId, actorId, blob: picture.blob, state: 'waiting' });
+    const database = await openDatabase();
+    const { blob } = picture;
+    await database.add('photos', { id, inspectionId, actorId, blob, state: 'waiting' });
     return { id, width: picture.width, height: picture.height };
   } catch (error) {
     useLog.setState({ trouble: isDiskFull(error) ? 'disk-full' : 'not-kept' });
@@ -27,7 +29,7 @@ export async function keepPhoto(
 
 /** A picture from this device, or else from the server. */
 export async function loadPhoto(id: string): Promise<Blob | undefined> {
-  const kept = await database.photos.get(id);
+  const kept = await (await openDatabase()).get('photos', id);
   if (kept) return kept.blob;
   try {
     return await (await callApi(`/photos/${id}`)).blob();

@@ -1,13 +1,14 @@
+import { clearDevice } from '../../testing/device';
 import { answerFetch } from '../../testing/server-stand-in';
 import { ApiProblem } from './api';
-import { database } from './database';
+
 import { keepDraft, dropDraft, listDrafts, readDraft } from './drafts';
 import { useSession } from './session';
 
 const person = { id: 'a', name: 'Imre Dahl', role: 'driver', depotId: 'n', organisationId: 'h' };
 
 beforeEach(async () => {
-  await Promise.all(database.tables.map((table) => table.clear()));
+  await clearDevice();
   useSession.setState({ person: undefined, expired: false });
 });
 

@@ -1,5 +1,6 @@
+import { clearDevice } from '../../testing/device';
 import { answerFetch } from '../../testing/server-stand-in';
-import { database } from './database';
+import { openDatabase } from './database';
 import { appendEntries } from './log';
 import { useReference } from './reference';
 import { useSession } from './session';
@@ -17,8 +18,8 @@ const other = '01900000-0000-7000-8000-0000000000d2';
 const note = (words: string, actorId = person.id) =>
   appendEntries([{ inspectionId: 'walk', actorId, type: 'annotated', payload: { words } }]);
 
-const addPhoto = (id: string) =>
-  database.photos.add({
+const addPhoto = async (id: string) =>
+  (await openDatabase()).add('photos', {
     id,
     inspectionId: 'walk',
     actorId: person.id,
@@ -51,7 +52,7 @@ function takeAll(refuse: Record<string, string> = {}) {
 
 const states = async () =>
   Object.fromEntries(
-    (await database.events.toArray()).map(({ event, state }) => [
+    (await (await openDatabase()).getAll('events')).map(({ event, state }) => [
       (event.payload as { words: string }).words,
       state,
     ]),
@@ -59,7 +60,7 @@ const states = async () =>
 
 beforeEach(async () => {
   jest.useRealTimers();
-  await Promise.all(database.tables.map((table) => table.clear()));
+  await clearDevice();
   useSession.setState({ person, expired: false });
   useSync.setState({ waiting: 0, ofOthers: 0, refused: 0, busy: false, trouble: undefined });
 });
@@ -110,7 +111,7 @@ it('keeps what is refused, with the sentence, and the rest goes through', async 
   await syncNow();
   expect(await states()).toEqual({ good: 'sent', bad: 'refused', fine: 'sent' });
   expect(useSync.getState().refused).toBe(1);
-  const refused = await database.events.where('state').equals('refused').first();
+  const refused = await (await openDatabase()).getFromIndex('events', 'state', 'refused');
   expect(refused?.refusal).toEqual({ code: 'unknown-type', detail: 'A sentence.' });
 });
 
@@ -164,7 +165,7 @@ it('sends photos before the entries that name them', async () => {
     '/events',
     '/reference',
   ]);
-  expect((await database.photos.get('p1'))?.state).toBe('sent');
+  expect((await (await openDatabase()).get('photos', 'p1'))?.state).toBe('sent');
 });
 
 it('puts a refused photo aside and goes on with the rest', async () => {
@@ -178,7 +179,7 @@ it('puts a refused photo aside and goes on with the rest', async () => {
     return { status: 200, body: { answers: events.map(({ id }) => ({ id, status: 'stored' })) } };
   });
   await syncNow();
-  expect((await database.photos.get('p1'))?.refusal?.code).toBe('not-a-picture');
+  expect((await (await openDatabase()).get('photos', 'p1'))?.refusal?.code).toBe('not-a-picture');
   expect(await states()).toEqual({ one: 'sent' });
 });
 
@@ -193,7 +194,9 @@ it('puts a photo aside whose id is somebody else’s, and goes on with the rest'
     return { status: 200, body: { answers: events.map(({ id }) => ({ id, status: 'stored' })) } };
   });
   await syncNow();
-  expect((await database.photos.get('p1'))?.refusal?.code).toBe('not-your-picture');
+  expect((await (await openDatabase()).get('photos', 'p1'))?.refusal?.code).toBe(
+    'not-your-picture',
+  );
   expect(await states()).toEqual({ one: 'sent' });
 });
 
@@ -208,11 +211,11 @@ it('sends the entries although the server cannot take a photo just now', async (
   });
   await syncNow();
   expect(await states()).toEqual({ one: 'sent' });
-  expect((await database.photos.get('p1'))?.state).toBe('waiting');
+  expect((await (await openDatabase()).get('photos', 'p1'))?.state).toBe('waiting');
   expect(useSync.getState()).toMatchObject({ trouble: 'server-away', waiting: 1 });
   takeAll();
   await syncNow();
-  expect((await database.photos.get('p1'))?.state).toBe('sent');
+  expect((await (await openDatabase()).get('photos', 'p1'))?.state).toBe('sent');
 });
 
 it('goes on after a run that broke off', async () => {
@@ -266,7 +269,7 @@ it('learns how far the clock of this device is off', async () => {
   expect(useReference.getState().offset).toBeGreaterThan(4000);
   expect(useReference.getState().offset).toBeLessThan(6000);
   await note('two');
-  const two = (await database.events.toArray()).find(
+  const two = (await (await openDatabase()).getAll('events')).find(
     ({ event }) => (event.payload as { words: string }).words === 'two',
   );
   expect(two?.event.at).toBeGreaterThan(Date.now() + 3000);

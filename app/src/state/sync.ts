@@ -1,6 +1,6 @@
 import { create } from 'zustand';
 import { ApiProblem, callApi, callJson, OFFLINE } from './api';
-import { database, toEvent } from './database';
+import { openDatabase, toEvent } from './database';
 import { forgetFormerModules } from './catalogue';
 import { onEntryKept, pruneSent } from './log';
 import { useReference } from './reference';
@@ -41,14 +41,17 @@ interface EventAnswer {
   readonly detail?: string;
 }
 
+/** By who made it and how far it has got. */
+const OWN = '[actorId+state]';
+
 /** Counts what is still on this device only. */
 export async function countWaiting(): Promise<void> {
   const personId = useSession.getState().person?.id ?? '';
-  const { events, photos } = database;
-  const waiting = await events.where('state').equals('waiting').count();
-  const own = await events.where({ actorId: personId, state: 'waiting' }).count();
-  const pictures = await photos.where('state').equals('waiting').count();
-  const refused = await events.where('state').equals('refused').count();
+  const database = await openDatabase();
+  const waiting = await database.countFromIndex('events', 'state', 'waiting');
+  const own = await database.countFromIndex('events', OWN, [personId, 'waiting']);
+  const pictures = await database.countFromIndex('photos', 'state', 'waiting');
+  const refused = await database.countFromIndex('events', 'state', 'refused');
   useSync.setState({ waiting: own + pictures, ofOthers: waiting - own, refused });
 }
 
@@ -128,7 +131,8 @@ function retryLater(): void {
  */
 async function sendPhotos(actorId: string): Promise<ApiProblem | undefined> {
   let held: ApiProblem | undefined;
-  const photos = await database.photos.where({ actorId, state: 'waiting' }).toArray();
+  const database = await openDatabase();
+  const photos = await database.getAllFromIndex('photos', OWN, [actorId, 'waiting']);
   for (const photo of photos) {
     try {
       await callApi(`/photos/${photo.id}?inspection=${photo.inspectionId}`, {
@@ -136,13 +140,13 @@ async function sendPhotos(actorId: string): Promise<ApiProblem | undefined> {
         body: photo.blob,
         type: 'image/jpeg',
       });
-      await database.photos.update(photo.id, { state: 'sent' });
+      await database.put('photos', { ...photo, state: 'sent' });
     } catch (error) {
       if (!(error instanceof ApiProblem) || error.status === 0 || error.status === 401) throw error;
       if (error.status === 409 || error.status === 413 || error.status === 422) {
         // This picture alone is refused; it stays on the device.
         const { code, detail } = error;
-        await database.photos.update(photo.id, { state: 'refused', refusal: { code, detail } });
+        await database.put('photos', { ...photo, state: 'refused', refusal: { code, detail } });
       } else held ??= error;
     }
   }
@@ -152,7 +156,8 @@ async function sendPhotos(actorId: string): Promise<ApiProblem | undefined> {
 async function sendEvents(actorId: string): Promise<number> {
   let sent = 0;
   for (;;) {
-    const waiting = await database.events.where({ actorId, state: 'waiting' }).toArray();
+    const database = await openDatabase();
+    const waiting = await database.getAllFromIndex('events', OWN, [actorId, 'waiting']);
     if (waiting.length === 0) return sent;
     const batch = waiting
       .map(toEvent)
@@ -162,18 +167,17 @@ async function sendEvents(actorId: string): Promise<number> {
       method: 'POST',
       json: { events: batch },
     });
-    await database.transaction('rw', database.events, async () => {
-      for (const [index, answer] of answers.entries())
-        await database.events.update(
-          batch[index].sequence,
-          answer.status === 'refused'
-            ? {
-                state: 'refused',
-                refusal: { code: answer.code ?? '', detail: answer.detail ?? '' },
-              }
-            : { state: 'sent' },
-        );
-    });
+    const writing = database.transaction('events', 'readwrite');
+    for (const [index, { status, code = '', detail = '' }] of answers.entries()) {
+      const kept = await writing.store.get(batch[index].sequence);
+      if (!kept) continue;
+      await writing.store.put(
+        status === 'refused'
+          ? { ...kept, state: 'refused', refusal: { code, detail } }
+          : { ...kept, state: 'sent' },
+      );
+    }
+    await writing.done;
     sent += batch.length;
     useSync.setState(({ arrivals }) => ({ arrivals: arrivals + 1 }));
     await countWaiting();

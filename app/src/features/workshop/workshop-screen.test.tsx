@@ -1,9 +1,10 @@
+import { clearDevice } from '../../../testing/device';
 import { act, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import type { DefectRecord } from '@nazar/core/repair';
 import '@/i18n';
 import { syncNow, useSession, useSync } from '@/state';
 import { stopTrying } from '../../state/sync';
-import { database } from '../../state/database';
+
 import { answerFetch } from '../../../testing/server-stand-in';
 import { WorkshopScreen } from './workshop-screen';
 
@@ -88,7 +89,7 @@ async function sign() {
 
 beforeEach(async () => {
   jest.spyOn(HTMLCanvasElement.prototype, 'getContext').mockReturnValue(null);
-  await Promise.all(database.tables.map((table) => table.clear()));
+  await clearDevice();
   useSession.setState({ person, expired: false });
   useSync.setState({ trouble: undefined });
 });

@@ -1,7 +1,7 @@
 import { helperCode, type AnyEvent } from '@nazar/core/inspection';
 import { useRef } from 'react';
 import { callJson } from '../api';
-import { database } from '../database';
+import { openDatabase } from '../database';
 import { useLog } from '../log';
 import { useServerRead, type ServerRead } from '../server-reads';
 import { syncNow } from '../sync';
@@ -34,12 +34,16 @@ async function hear(inspectionId: string, events: readonly AnyEvent[]): Promise<
   const known = new Set(here.map(({ id }) => id));
   const fresh = events.filter(({ id }) => !known.has(id));
   if (fresh.length === 0) return;
-  const own = new Set(
-    (await database.events.where({ inspectionId }).toArray()).map(({ id }) => id),
-  );
-  await database.heard.bulkPut(
-    fresh.filter(({ id }) => !own.has(id)).map((event) => ({ id: event.id, inspectionId, event })),
-  );
+  const database = await openDatabase();
+  const kept = await database.getAllFromIndex('events', 'inspectionId', inspectionId);
+  const own = new Set(kept.map(({ id }) => id));
+  const writing = database.transaction('heard', 'readwrite');
+  await Promise.all([
+    ...fresh
+      .filter(({ id }) => !own.has(id))
+      .map((event) => writing.store.put({ id: event.id, inspectionId, event })),
+    writing.done,
+  ]);
   await useLog.getState().load(inspectionId);
 }
 
@@ -90,9 +94,8 @@ export async function findWalkToHelp(
 /** The code of a walk, once the server has the walk. */
 export async function codeOfWalk(inspectionId: string): Promise<string | undefined> {
   await syncNow();
-  const begun = await database.events
-    .where({ inspectionId })
-    .filter(({ event }) => event.type === 'begun')
-    .first();
+  const database = await openDatabase();
+  const kept = await database.getAllFromIndex('events', 'inspectionId', inspectionId);
+  const begun = kept.find(({ event }) => event.type === 'begun');
   return begun?.state === 'sent' ? helperCode(inspectionId) : undefined;
 }
