@@ -21,7 +21,7 @@ const LEANS_ON = {
   judge: ['catalogue', 'rig'],
   procedure: ['quantity', 'catalogue', 'rig'],
   measure: ['quantity', 'catalogue', 'rig'],
-  grading: ['quantity', 'catalogue', 'schedules', 'rig', 'measure', 'planning'],
+  grading: ['quantity', 'vehicle', 'catalogue', 'schedules', 'rig', 'measure', 'planning'],
   inspection: [
     'quantity',
     'vehicle',

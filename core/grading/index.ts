@@ -33,6 +33,11 @@ export {
 } from './something-else';
 export { allOf } from './all-of';
 export { nameSituation, worstSymptom, type CompanyOf, type Situation } from './worst-symptom';
+export { barsMovement, findBarred, type Looked } from './bars';
+export { barredFinding, gapFinding, type Gap } from './not-looked';
+export { openFinding, unreadFinding, type KnownDefect, type UnreadRepair } from './open-defect';
+export { addUpMinors } from './minors-add-up';
+export { markLifted } from './lifted';
 export { dueOf, type Due } from './deadline';
 export {
   conditionsThatStand,

@@ -1,7 +1,6 @@
 import type { Check, Combination } from '../catalogue';
-import type { CompanyOf, Together } from '../grading';
+import type { CompanyOf, KnownDefect, Together } from '../grading';
 import type { CheckInstance, Rig } from '../rig';
-import type { KnownDefect } from './assessment';
 import { faultsOf, isMended, type Answer } from './answers';
 import type { Inspection } from './inspection';
 

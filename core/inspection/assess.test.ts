@@ -15,7 +15,8 @@ import {
   walkId,
   walkSound,
 } from '../testing/halvern';
-import { assess, fold, type AnyEvent, type KnownDefect, type UnreadRepair } from '.';
+import type { KnownDefect, UnreadRepair } from '../grading';
+import { assess, fold, type AnyEvent } from '.';
 
 const rig = makeRig();
 

@@ -6,10 +6,15 @@ import {
   type ContentsItem,
 } from '../catalogue';
 import {
+  addUpMinors,
   allOf,
   decideVerdict,
+  findBarred,
   gradeSymptom,
   isUnclear,
+  markLifted,
+  openFinding,
+  unreadFinding,
   worstSymptom,
   type CompanyOf,
   type Finding,
@@ -21,9 +26,8 @@ import { findImpossible, judgeReading, type Judgement } from '../measure';
 import type { CheckInstance, Rig } from '../rig';
 import { companyAt, countCompany, type Company } from './alike';
 import type { AssessRequest, Assessment, InstanceAssessment } from './assessment';
-import { findBarred } from './bars';
 import { droppedUnits, isAsked, rigWithout } from './dropped';
-import { addUpMinors, carriedFindings, markLifted, named, toFinding } from './findings';
+import { named, toFinding } from './findings';
 import { findShort } from './contents';
 import type { CountedPayload, FaultedPayload } from './payloads';
 import { symptomOf } from './symptom-of';
@@ -98,9 +102,27 @@ export function assess(request: AssessRequest): Assessment {
                 ),
         }),
       ),
-      ...carriedFindings({ ...request, inspection }, byKey),
+      ...request.known.flatMap(
+        (defect) =>
+          openFinding(
+            defect,
+            byKey.get(defect.key)?.graded?.grade,
+            inspection.begun?.at ?? inspection.lastAt,
+            policiesOf(defect.unitId),
+          ) ?? [],
+      ),
+      ...request.unread
+        .filter(({ defectId }) => !inspection.acknowledged.has(defectId))
+        .map(unreadFinding),
     ];
-    return markLifted(addUpMinors(found, request), inspection.overrides);
+    const systems = new Map(
+      request.rig.instances.map(({ key, check }) => [key, check.symptoms[0].system]),
+    );
+    const added = addUpMinors(found, { policiesOf, systemOf: (about) => systems.get(about) });
+    return markLifted(added, (about) => {
+      const override = inspection.overrides.get(about);
+      return override && { by: override.actorId, at: override.at, words: override.words };
+    });
   });
   const notAsked = new Set(
     gone.size === 0

@@ -1,39 +1,8 @@
-import type { Bar, System } from '../catalogue';
-import type { Finding, Grade, Graded, Limitation, Policy, Verdict } from '../grading';
+import type { Finding, Graded, KnownDefect, Policy, UnreadRepair, Verdict } from '../grading';
 import type { Judgement } from '../measure';
 import type { CheckInstance, Rig } from '../rig';
 import type { Answer } from './answers';
 import type { Inspection } from './inspection';
-
-/** A defect of an earlier walk that nobody has certified or only put off. */
-export interface KnownDefect {
-  readonly id: string;
-  readonly key: string;
-  readonly unitId: string;
-  readonly title: string;
-  readonly grade: Grade;
-  readonly blocks: Finding['blocks'];
-  readonly words: string;
-  readonly symptomId?: string;
-  readonly system?: System;
-  /** Milliseconds since 1970. */
-  readonly reportedAt?: number;
-  /** ISO date it was put off to. */
-  readonly until?: string;
-  readonly condition?: string;
-  readonly bars?: Bar;
-  readonly mostKmh?: number;
-  /** What else is to be heeded with it. */
-  readonly further?: readonly Limitation[];
-}
-
-/** A repair that the next driver must read before leaving. */
-export interface UnreadRepair {
-  readonly defectId: string;
-  readonly unitId: string;
-  readonly title: string;
-  readonly words: string;
-}
 
 export type InstanceState =
   'unanswered' | 'sound' | 'note' | 'minor' | 'major' | 'not-looked' | 'again';

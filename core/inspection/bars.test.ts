@@ -3,7 +3,7 @@ import type { CheckInstance, Rig } from '../rig';
 import { instanceOf, rigNames, rigOf } from '../testing';
 import { requirementOf, wantsRunning } from '../vehicle';
 import type { InstanceAssessment, InstanceState } from './assessment';
-import { barsMovement, findBarred } from './bars';
+import { barsMovement, findBarred } from '../grading';
 
 const always = () => true;
 

@@ -6,6 +6,7 @@ import {
   policies,
   twoStepPolicy,
   type Policy,
+  KnownDefect,
 } from '../grading';
 import {
   faultOf,
@@ -20,7 +21,7 @@ import {
   walkId,
   walkSound,
 } from '../testing/halvern';
-import { assess, fold, policiesOfWalk, type AnyEvent, type KnownDefect } from '.';
+import { assess, fold, policiesOfWalk, type AnyEvent } from '.';
 
 const rig = makeRig();
 const DAY = 86_400_000;

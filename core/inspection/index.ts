@@ -1,4 +1,3 @@
-export { barsMovement } from './bars';
 export type * from './payloads';
 export {
   ADDITION_TYPES,
@@ -18,14 +17,7 @@ export { certifiedAt } from './mended-since';
 export { symptomOf, wordsOf } from './symptom-of';
 export { fold } from './fold';
 export { assess, circumstancesOf, neededOf } from './assess';
-export type {
-  Assessment,
-  AssessRequest,
-  InstanceAssessment,
-  InstanceState,
-  KnownDefect,
-  UnreadRepair,
-} from './assessment';
+export type { Assessment, AssessRequest, InstanceAssessment, InstanceState } from './assessment';
 export { droppedUnits, isAsked, rigWithout } from './dropped';
 export { requiredTags } from './tags';
 export { findShort, type Short } from './contents';

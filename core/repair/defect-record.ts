@@ -1,4 +1,4 @@
-import type { Bar, Capability, System , DefectStatus } from '../catalogue';
+import type { Bar, Capability, System, DefectStatus } from '../catalogue';
 import type { Limitation } from '../grading';
 
 /** A defect as workshop and drivers read it; times are ISO 8601. */

@@ -1,4 +1,4 @@
-import type { KnownDefect, UnreadRepair } from '../inspection';
+import type { KnownDefect, UnreadRepair } from '../grading';
 import type { DefectRecord } from './defect-record';
 import { OPEN_STATUSES, UNREAD_STATUSES } from '../catalogue';
 

@@ -1,4 +1,5 @@
-import { barsMovement, type Inspection } from '../inspection';
+import { barsMovement } from '../grading';
+import type { Inspection } from '../inspection';
 import { NEEDS } from '../catalogue';
 import { findEarlier, layoutOf, testsLamps, wantAt, type WaitsBecause } from '../planning';
 import type { CheckInstance, Rig, RigZone } from '../rig';

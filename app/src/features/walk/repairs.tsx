@@ -1,4 +1,4 @@
-import type { UnreadRepair } from '@nazar/core/inspection';
+import type { UnreadRepair } from '@nazar/core/grading';
 import { View } from 'react-native';
 import { Body, Button, Heading, Sheet } from '@/design';
 import { useWords } from '@/i18n';

@@ -1,5 +1,6 @@
 import type { Procedure } from '@nazar/core/catalogue';
-import type { InstanceAssessment, UnreadRepair } from '@nazar/core/inspection';
+import type { UnreadRepair } from '@nazar/core/grading';
+import type { InstanceAssessment } from '@nazar/core/inspection';
 import type { UnitHabit } from '@nazar/core/quantity';
 import type { CheckInstance } from '@nazar/core/rig';
 import { callLamps, valueOf } from '@nazar/core/walking';

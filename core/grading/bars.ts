@@ -1,7 +1,14 @@
 import type { Check } from '../catalogue';
 import type { CheckInstance } from '../rig';
 import { movementsFor, requirementOf, wantsRunning } from '../vehicle';
-import type { InstanceAssessment } from './assessment';
+
+/** How a check stands, as far as it bars movements or may be barred. */
+export interface Looked {
+  readonly instance: CheckInstance;
+  readonly state: 'unanswered' | 'sound' | 'note' | 'minor' | 'major' | 'not-looked' | 'again';
+  /** A fault that does not stop was named without the number that the check asks for: it is still asked. */
+  readonly asksReading?: true;
+}
 
 /** Movements that belong to the rig as a whole: what fails on one unit bars them for all. */
 const OF_RIG: ReadonlySet<string> = new Set(['rolling', 'engine']);
@@ -67,10 +74,10 @@ function movementsIn(check: Check): MovementsIn {
 }
 
 /** What bars movements, found by the movement: the first of each in the order in which they were given. */
-function indexOf(
-  from: readonly InstanceAssessment[],
+function indexOf<T extends Looked>(
+  from: readonly T[],
   partsOf: (check: Check) => ReadonlySet<string>,
-): (instance: CheckInstance) => InstanceAssessment | undefined {
+): (instance: CheckInstance) => T | undefined {
   const places = new Map<string, number[]>();
   from.forEach(({ instance }, index) => {
     for (const part of partsOf(instance.check))
@@ -96,13 +103,13 @@ function indexOf(
  * guards and could not be looked at. Not looked is not sound: nobody raises what hangs on a pin that nobody has seen.
  * @param couldStop whether the worst that a check could have shown would stop it
  */
-export function findBarred(
-  states: readonly InstanceAssessment[],
+export function findBarred<T extends Looked>(
+  states: readonly T[],
   couldStop: (instance: CheckInstance) => boolean,
-): ReadonlyMap<string, InstanceAssessment> {
+): ReadonlyMap<string, T> {
   // What only lacks its number is not known to be broken; it is still asked.
   const faults = states.filter(({ state, asksReading }) => state === 'major' && !asksReading);
-  const barred = new Map<string, InstanceAssessment>();
+  const barred = new Map<string, T>();
   const open = states.filter(({ state }) => ['unanswered', 'again', 'not-looked'].includes(state));
   const faultBarring = indexOf(faults, heldByFault);
   for (const { instance } of open) {
