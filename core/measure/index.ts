@@ -1,20 +1,21 @@
+/** What is measured: `limits` is what a reading is held against, `reading` how it is judged. */
 export {
+  applicableLimits,
   BOUNDED_FIELDS,
   boundByLaw,
   buildUpTime,
   freePlayAngle,
   legalLimit,
-  type LegalBound,
-} from './legal-bounds';
-export { isLeap } from './leap';
-export {
-  applicableLimits,
-  findImpossible,
-  judgeReading,
   soundRange,
   type AppliedLimit,
+  type LegalBound,
+  type SoundRange,
+} from './limits';
+export {
+  findImpossible,
+  isLeap,
+  judgeReading,
+  unitOf,
   type Impossible,
   type Judgement,
-  type SoundRange,
-} from './judge-reading';
-export { unitOf } from './unit-of';
+} from './reading';

@@ -104,3 +104,41 @@ describe('acknowledging', () => {
     },
   );
 });
+
+describe('where two policies hold on one unit, each must allow it', () => {
+  const both = [twoStepPolicy, affectsSafetyPolicy, nilDefectPolicy, readinessPolicy];
+  const pairs = both.flatMap((one) => both.map((other) => [one.id, other.id, one, other] as const));
+
+  it.each(pairs)('%s and %s', (_, __, one, other) => {
+    const policies = [one, other];
+    const agent = policies.some(({ signatures }) => signatures.repair === 'mechanic-and-agent');
+    expect(certify(request({ policies }))).toBe(agent ? 'awaiting-agent' : 'repaired');
+    const none = certify(request({ policies, outcome: 'no-repair-needed' }));
+    const refuses = policies.some(({ signatures }) => !signatures.noRepairNeeded);
+    expect(none).toEqual(
+      refuses
+        ? { refused: 'no-repair-not-allowed' }
+        : agent
+          ? 'awaiting-agent'
+          : 'no-repair-needed',
+    );
+    const later = certify(request({ policies, outcome: 'deferred', until: '2026-12-01' }));
+    const stays = policies.some(({ deferrable }) => !deferrable.includes('minor'));
+    expect(later).toEqual(stays ? { refused: 'grade-not-deferrable' } : 'deferred');
+  });
+});
+
+it('is stale only for a signer who had read an earlier state', () => {
+  expect(certify(request({ revision: 3, seen: 2 }))).toEqual({ refused: 'changed-meanwhile' });
+  expect(certify(request({ revision: 3, seen: 3 }))).toBe('repaired');
+  expect(certify(request({ revision: 3, seen: undefined }))).toBe('repaired');
+});
+
+it.each(['repaired', 'no-repair-needed', 'deferred'] as const)(
+  'countersigned, what was certified as %s is what it stands as',
+  (outcome) => {
+    expect(
+      countersign({ status: 'awaiting-agent', outcome, certifiedBy: 'mechanic', by: 'agent' }),
+    ).toBe(outcome);
+  },
+);

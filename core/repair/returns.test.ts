@@ -57,3 +57,35 @@ describe('a part that comes back', () => {
     expect(findReturn([other], found, [twoStepPolicy])).toBeUndefined();
   });
 });
+
+describe('the very last day and kilometre', () => {
+  const { days, km } = twoStepPolicy.returnWithin;
+  const far = { ...found, odometer: 100_000_000 + (km + 500) * 1000 };
+
+  it('are still within', () => {
+    const last = repair({ certifiedAt: now - days * DAY });
+    expect(findReturn([last], far, [twoStepPolicy])).toMatchObject({ daysAfter: days });
+    const edge = { ...found, odometer: 100_000_000 + km * 1000 };
+    const old = repair({ certifiedAt: now - 400 * DAY });
+    expect(findReturn([old], edge, [twoStepPolicy])).toMatchObject({ kmAfter: km });
+  });
+
+  it('are those of the widest of several policies', () => {
+    const wide = { ...twoStepPolicy, returnWithin: { days: 1, km: km + 1000 } };
+    const old = repair({ certifiedAt: now - 400 * DAY });
+    expect(findReturn([old], far, [twoStepPolicy])).toBeUndefined();
+    expect(findReturn([old], far, [twoStepPolicy, wide])).toMatchObject({ kmAfter: km + 500 });
+  });
+});
+
+it('says no kilometres where one of the two odometers was not read', () => {
+  const { odometer: _, ...unread } = found;
+  expect(findReturn([repair()], unread, [twoStepPolicy])?.kmAfter).toBeUndefined();
+  const without = repair({ odometer: undefined });
+  expect(findReturn([without], found, [twoStepPolicy])?.kmAfter).toBeUndefined();
+});
+
+it('counts no kilometre as one, and an odometer that stood still as none', () => {
+  const same = { ...found, odometer: 100_000_000 };
+  expect(findReturn([repair()], same, [twoStepPolicy])?.kmAfter).toBe(0);
+});

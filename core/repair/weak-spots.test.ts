@@ -59,6 +59,59 @@ describe('weak spots', () => {
     expect(findWeakSpots([], [walks('214', 9)])).toEqual([]);
   });
 
+  /*
+   * Worked by hand. 90 walks of one truck; nine parts, ten of them findings on the gate, one on each of eight: 18 in all.
+   * usual = 18 / 9 parts / 90 walks = 1/45. Gate of the model = (10 + 120/45) / (90 + 120) = 0.060317.
+   * Rate = (10 + 30 × 0.060317) / (90 + 30) = 0.098413, which is 4.4286 times the usual; the gate of the model is 2.714 times it,
+   * but there is only one truck of it.
+   */
+  it('are as large as worked by hand', () => {
+    const [gate, ...rest] = findWeakSpots([...usual, part('214', 'gate', 10)], [walks('214', 90)]);
+    expect(rest).toEqual([]);
+    expect(gate.rate).toBeCloseTo(9.8413, 3);
+    expect(gate.times).toBeCloseTo(4.4286, 3);
+    expect(gate).toMatchObject({
+      unitId: '214',
+      part: 'gate',
+      findings: 10,
+      walks: 90,
+      of: 'unit',
+    });
+  });
+
+  it('are none where a part has its share and no more, however often that is', () => {
+    const even = ['a', 'b', 'c'].map((name) => part('214', name, 30));
+    expect(findWeakSpots(even, [walks('214', 90)])).toEqual([]);
+  });
+
+  it('are those of a unit where only one of the model has them', () => {
+    const spots = findWeakSpots(
+      [...usual, ...['x', 'y', 'z'].map((unit) => part(unit, 'a', 1)), part('214', 'gate', 12)],
+      [walks('214', 60), ...['x', 'y', 'z'].map((unit) => walks(unit, 200))],
+    );
+    expect(spots).toMatchObject([{ part: 'gate', of: 'unit' }]);
+  });
+
+  it('leave the parts of another model out of the usual rate', () => {
+    const bus = { unitId: '801', moduleId: 'bus', part: 'door', findings: 400 };
+    const alone = findWeakSpots([...usual, part('214', 'gate', 10)], [walks('214', 90)]);
+    const beside = findWeakSpots(
+      [...usual, part('214', 'gate', 10), bus],
+      [walks('214', 90), { unitId: '801', moduleId: 'bus', walks: 500 }],
+    );
+    expect(beside.filter(({ unitId }) => unitId === '214')).toEqual(alone);
+  });
+
+  it('stand with the weakest first, and in the order of their names where they are alike', () => {
+    const parts = [...'abcdefghijklmnop'].map((name) => part('214', name, 1));
+    const found = (name: string, findings: number) => part('214', name, findings);
+    const spots = findWeakSpots(
+      [...parts, found('z', 20), found('y', 30), found('x', 20)],
+      [walks('214', 120)],
+    );
+    expect(spots.map((spot) => spot.part)).toEqual(['y', 'x', 'z']);
+  });
+
   it('more findings never lower a rate, more walks never raise it', () => {
     fc.assert(
       fc.property(

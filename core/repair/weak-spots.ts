@@ -32,7 +32,7 @@ const MODEL_PRIOR_WALKS = 120;
 /** More than its share: this many times the usual rate. */
 const SHARE = 3;
 const LEAST_FINDINGS = 2;
-/** The whole model is weak there: its rate is already pulled towards the usual one. */
+/** The whole model is weak there: the others of it are, whatever this unit has; their rate is pulled towards the usual one. */
 const MODEL_SHARE = 2;
 
 /**
@@ -52,7 +52,8 @@ export function findWeakSpots(
       const own = walksOfUnit.get(each.unitId) ?? 0;
       if (!model || own === 0) return [];
       const usual = model.usual;
-      const ofModel = model.rates.get(each.part) ?? usual;
+      const ofModel = model.rateOf(each.part);
+      const ofOthers = model.rateOf(each.part, each.findings, own);
       const rate = (each.findings + PRIOR_WALKS * ofModel) / (own + PRIOR_WALKS);
       const times = usual > 0 ? rate / usual : 0;
       if (each.findings < LEAST_FINDINGS || times < SHARE) return [];
@@ -64,7 +65,7 @@ export function findWeakSpots(
           times,
           findings: each.findings,
           walks: own,
-          of: ofModel >= MODEL_SHARE * usual && model.units > 1 ? 'model' : 'unit',
+          of: ofOthers >= MODEL_SHARE * usual && model.units > 1 ? 'model' : 'unit',
         },
       ];
     })
@@ -74,7 +75,8 @@ export function findWeakSpots(
 interface Model {
   /** Findings per walk on a part that was ever found faulty. */
   readonly usual: number;
-  readonly rates: ReadonlyMap<string, number>;
+  /** Findings per walk on a part, without what one unit has of them. */
+  readonly rateOf: (part: string, findings?: number, walks?: number) => number;
   readonly units: number;
 }
 
@@ -92,13 +94,10 @@ function groupByModel(
         counts.set(each.part, (counts.get(each.part) ?? 0) + each.findings);
     const all = [...counts.values()].reduce((sum, count) => sum + count, 0);
     const usual = total > 0 && counts.size > 0 ? all / counts.size / total : 0;
-    const rates = new Map(
-      [...counts].map(([part, count]) => [
-        part,
-        (count + MODEL_PRIOR_WALKS * usual) / (total + MODEL_PRIOR_WALKS),
-      ]),
-    );
-    models.set(moduleId, { usual, rates, units: own.length });
+    const rateOf = (part: string, findings = 0, walked = 0) =>
+      ((counts.get(part) ?? 0) - findings + MODEL_PRIOR_WALKS * usual) /
+      (total - walked + MODEL_PRIOR_WALKS);
+    models.set(moduleId, { usual, rateOf, units: own.length });
   }
   return models;
 }

@@ -1,5 +1,5 @@
-import { LAW, PUSHROD_STROKE, STEERING_FREE_PLAY, type LegalFigure } from '../catalogue';
-import { toSi } from '../quantity';
+import { LAW, PUSHROD_STROKE, STEERING_FREE_PLAY, type LegalFigure } from '../../catalogue';
+import { toSi } from '../../quantity';
 
 const si = ({ value, unit }: LegalFigure) => toSi(value, unit);
 

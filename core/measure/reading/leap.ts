@@ -1,5 +1,5 @@
-import type { Reading } from '../catalogue';
-import { toSi, type Kind, type UnitName } from '../quantity';
+import type { Reading } from '../../catalogue';
+import { toSi, type Kind, type UnitName } from '../../quantity';
 
 /** How far a reading moves between two walks without anybody wondering. */
 interface Usual {

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
-import { toSi } from '../quantity';
-import { instanceOf, makeRig } from '../testing';
-import { isLeap } from '.';
+import { toSi } from '../../quantity';
+import { instanceOf, makeRig } from '../../testing';
+import { isLeap } from '..';
 
 const rig = makeRig();
 const readingOf = (ending: string) => {

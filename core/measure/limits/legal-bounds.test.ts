@@ -1,6 +1,6 @@
 import fc from 'fast-check';
-import { toSi } from '../quantity';
-import { boundByLaw, buildUpTime, freePlayAngle, legalLimit } from '.';
+import { toSi } from '../../quantity';
+import { boundByLaw, buildUpTime, freePlayAngle, legalLimit } from '..';
 
 const psi = (value: number) => toSi(value, 'psi');
 const degrees = (value: number) => toSi(value, '°');

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
-import type { Reading } from '../catalogue';
-import { toSi } from '../quantity';
-import { instanceOf, makeRig, trailer, truck } from '../testing/halvern';
-import { applicableLimits, findImpossible, judgeReading, soundRange } from '.';
+import type { Reading } from '../../catalogue';
+import { toSi } from '../../quantity';
+import { instanceOf, makeRig, trailer, truck } from '../../testing/halvern';
+import { applicableLimits, findImpossible, judgeReading, soundRange } from '..';
 
 const rig = makeRig();
 const alone = makeRig([truck]);
