@@ -6,17 +6,18 @@
 /** Each room of the core with the rooms that it may lean on. */
 const LEANS_ON = {
   quantity: [],
-  vehicle: [],
+  words: ['quantity'],
+  vehicle: ['words'],
   catalogue: ['quantity', 'vehicle'],
   // The public schedules of defects.
   schedules: ['catalogue'],
   // What is asked of each vehicle. Nothing that ships leans on it: whoever needs a module is given it.
   content: ['quantity', 'vehicle', 'catalogue', 'schedules'],
   house: ['quantity', 'catalogue'],
-  rig: ['quantity', 'vehicle', 'catalogue', 'house'],
+  rig: ['words', 'quantity', 'vehicle', 'catalogue', 'house'],
   fields: ['catalogue', 'rig'],
   planning: ['quantity', 'vehicle', 'catalogue', 'rig'],
-  planner: ['quantity', 'vehicle', 'catalogue', 'rig', 'planning'],
+  planner: ['words', 'quantity', 'vehicle', 'catalogue', 'rig', 'planning'],
   // A second telling of what may never be: it reads neither the table nor anything that obeys it.
   judge: ['catalogue', 'rig'],
   procedure: ['quantity', 'catalogue', 'rig'],

@@ -3,7 +3,8 @@ import type { Task } from './blocks';
 import { alongWay } from './ground';
 import { rankOf, type PaceSettings, type School } from '../planning';
 import { wantsOff, wantsRunning } from '../vehicle';
-import { nameConflict } from './conflict';
+import { Refusal } from '../words';
+import { findConflict } from './conflict';
 import type { Outset } from './outset';
 import { modelOf, type Model } from './walk-through';
 
@@ -159,7 +160,7 @@ function inOrder(task: Task, wished: readonly number[], isBefore: Before): numbe
   const order: number[] = [];
   while (waiting.length > 0) {
     const at = waiting.findIndex((index) => waiting.every((other) => !isBefore[other][index]));
-    if (at < 0) throw new RangeError(nameConflict(task, waiting));
+    if (at < 0) throw new Refusal(findConflict(task, waiting));
     order.push(...waiting.splice(at, 1));
   }
   return order;

@@ -1,3 +1,4 @@
+import { Refusal } from '../words';
 import { layoutOf, type PaceSettings, type School } from '../planning';
 import {
   AIR_FULL,
@@ -253,9 +254,10 @@ export function modelOf(task: Task, school: School, pace: PaceSettings, outset: 
   const bringAbout = (want: LaidWant, block: number) => {
     for (let count = 0; ; count += 1) {
       if (count > MOST_CHANGES)
-        throw new RangeError(
-          `No chain of changes brings the vehicle to stand as ${blocks[block]?.key ?? 'the end'} wants it.`,
-        );
+        throw new Refusal({
+          code: 'no-chain-of-changes',
+          stop: blocks[block]?.key ?? 'the end',
+        });
       const reach = nextReach(layout, values, want, air());
       if (!reach) return;
       if (reach.kind === 'change') apply(reach, block);

@@ -1,5 +1,6 @@
 import type { Catalogue, Module, Mount } from '../catalogue';
 import { adaptToUnit, isAdapted } from '../house';
+import { Refusal } from '../words';
 import type { Unit } from './unit';
 
 /** Modules already joined, by the catalogue they come from. */
@@ -8,7 +9,7 @@ const joined = new WeakMap<Catalogue, Map<string, Module>>();
 /**
  * What a unit is made of: its chassis (or attachment) with everything that is fitted to it, as one module.
  * What is fitted sits on its mount; a zone of the same name as one of the chassis is that zone.
- * @throws {RangeError} naming the unit and what does not fit
+ * @throws {Refusal} naming the unit and what does not fit
  */
 export function moduleOfUnit(unit: Unit, catalogue: Catalogue): Module {
   const fitted = unit.fitted ?? [];
@@ -20,22 +21,18 @@ export function moduleOfUnit(unit: Unit, catalogue: Catalogue): Module {
   if (known) return known;
   const find = (id: string) => {
     const found = catalogue.modules.find((each) => each.id === id);
-    if (!found) throw new RangeError(`Unit ${unit.number} has no equipment module here.`);
+    if (!found) throw new Refusal({ code: 'no-module', unit: unit.number });
     return found;
   };
   const chassis = find(unit.moduleId);
   if (chassis.build === 'fitted')
-    throw new RangeError(
-      `Unit ${unit.number}: ${chassis.title} is fitted to a vehicle, it is none.`,
-    );
+    throw new Refusal({ code: 'fitted-is-no-vehicle', unit: unit.number, part: chassis.title });
   const joint = fitted.reduce((host, id) => fit(host, find(id), unit), chassis);
   const module = own ? adaptToUnit(joint, unit.id, catalogue) : joint;
   // What is towed or mounted finds it on the unit that it is joined to.
   const missing = module.requires.filter((each) => !module.gives.includes(each));
   if (chassis.powered && missing.length > 0)
-    throw new RangeError(
-      `Unit ${unit.number} lacks what its equipment needs: ${missing.join(', ')}.`,
-    );
+    throw new Refusal({ code: 'lacks-own-supplies', unit: unit.number, supplies: missing });
   kept.set(name, module);
   return module;
 }
@@ -45,21 +42,22 @@ export function findModuleOfUnit(unit: Unit, catalogue: Catalogue): Module | und
   try {
     return moduleOfUnit(unit, catalogue);
   } catch (error) {
-    if (error instanceof RangeError) return undefined;
+    if (error instanceof Refusal) return undefined;
     throw error;
   }
 }
 
 function fit(host: Module, part: Module, unit: Unit): Module {
   if (part.build !== 'fitted')
-    throw new RangeError(
-      `Unit ${unit.number}: ${part.title} has a number of its own; join it in the rig.`,
-    );
+    throw new Refusal({ code: 'has-own-number', unit: unit.number, part: part.title });
   const at = mountFor(host, part);
   if (!at)
-    throw new RangeError(
-      `Unit ${unit.number}: there is no place for ${part.title} on ${host.title}.`,
-    );
+    throw new Refusal({
+      code: 'no-place-for',
+      unit: unit.number,
+      part: part.title,
+      chassis: host.title,
+    });
   const dx = at.x - (part.mountsOn?.x ?? 0);
   const dy = (at.y ?? 0) - (part.mountsOn?.y ?? 0);
   const own = new Set(host.zones.map(({ id }) => id));

@@ -1,4 +1,5 @@
 import type { Catalogue, Module, Mount } from '../catalogue';
+import { Refusal } from '../words';
 import type { Unit } from './unit';
 import { moduleOfUnit, mountFor } from './fit';
 
@@ -34,12 +35,12 @@ interface Standing {
 /**
  * Sets each unit where it belongs: behind the one before it, joint to joint, or on the nearest unit before it that
  * has a free mount for it.
- * @throws {RangeError} naming the unit and what does not fit
+ * @throws {Refusal} naming the unit and what does not fit
  */
 export function placeUnits(units: readonly Unit[], catalogue: Catalogue): PlacedUnit[] {
-  if (units.length === 0) throw new RangeError('A rig needs at least one unit.');
+  if (units.length === 0) throw new Refusal({ code: 'rig-empty' });
   if (new Set(units.map((unit) => unit.id)).size !== units.length)
-    throw new RangeError('The same unit stands twice in the rig.');
+    throw new Refusal({ code: 'unit-twice' });
   const standing: Standing[] = [];
   for (const unit of units) {
     const module = moduleOfUnit(unit, catalogue);
@@ -62,19 +63,18 @@ export function placeUnits(units: readonly Unit[], catalogue: Catalogue): Placed
 }
 
 function first(unit: Unit, module: Module): Standing {
-  if (!module.powered)
-    throw new RangeError(`Unit ${unit.number} cannot drive by itself and stands in front.`);
+  if (!module.powered) throw new Refusal({ code: 'front-cannot-drive', unit: unit.number });
   return { unit, module, offset: 0, aside: 0, lift: 0, towed: false, taken: [] };
 }
 
 function couple(unit: Unit, module: Module, standing: readonly Standing[]): Standing {
-  if (module.powered) throw new RangeError(`Unit ${unit.number} is driven, it cannot be towed.`);
+  if (module.powered) throw new Refusal({ code: 'driven-not-towed', unit: unit.number });
   const before = standing.findLast(({ hostId }) => hostId === undefined) ?? standing[0];
   const hook = before.module.joints.rear;
   const eye = module.joints.front;
-  if (!hook) throw new RangeError(`Unit ${before.unit.number} has nothing to couple to.`);
+  if (!hook) throw new Refusal({ code: 'nothing-to-couple-to', unit: before.unit.number });
   if (eye?.sort !== hook.sort)
-    throw new RangeError(`Unit ${unit.number} does not fit the ${hook.sort} in front of it.`);
+    throw new Refusal({ code: 'coupling-differs', unit: unit.number, hook: hook.sort });
   requireSupplies(unit, module, before);
   return {
     unit,
@@ -91,7 +91,7 @@ function mount(unit: Unit, module: Module, standing: readonly Standing[]): Stand
   const host = standing.findLast((each) => mountFor(each.module, module, each.taken));
   const at = host && mountFor(host.module, module, host.taken);
   if (!host || !at)
-    throw new RangeError(`No unit before ${unit.number} has a free place for ${module.title}.`);
+    throw new Refusal({ code: 'no-free-mount', unit: unit.number, part: module.title });
   requireSupplies(unit, module, host);
   host.taken.push(at);
   return {
@@ -110,7 +110,10 @@ function requireSupplies(unit: Unit, module: Module, from: Standing): void {
   const has = new Set([...module.gives, ...from.module.gives]);
   const lacking = module.requires.filter((each) => !has.has(each));
   if (lacking.length > 0)
-    throw new RangeError(
-      `Unit ${unit.number} needs what unit ${from.unit.number} does not give: ${lacking.join(', ')}.`,
-    );
+    throw new Refusal({
+      code: 'lacks-supplies',
+      unit: unit.number,
+      other: from.unit.number,
+      supplies: lacking,
+    });
 }

@@ -1,14 +1,18 @@
-import { formatSi, unitFor, type UnitHabit } from '../quantity';
+import type { Amount, Message } from '../words';
 import type { Rig } from './rig';
 import type { Unit } from './unit';
 import type { PlacedUnit } from './place';
 
+type MisfitCode = 'coupling-rating' | 'plate-rating' | 'overloaded' | 'voltage' | 'pins' | 'height';
+
 export interface Misfit {
-  readonly code: 'coupling-rating' | 'plate-rating' | 'overloaded' | 'voltage' | 'pins' | 'height';
   /** The unit that is not made for it. */
   readonly unitId: string;
-  readonly words: string;
+  readonly says: Message<MisfitCode>;
 }
+
+const kilograms = (si: number): Amount => ({ si, kind: 'mass' });
+const metres = (si: number): Amount => ({ si, kind: 'length' });
 
 /** Couplings that meet more than this apart do not close, metres. */
 const HEIGHT_APART = 0.08;
@@ -18,13 +22,11 @@ const HEIGHT_APART = 0.08;
  * mass, voltage and pins of the sockets, heights of the couplings. What no card knows is not held against it.
  * Nothing here replaces the plates on the vehicles and the law of the road.
  */
-export function findMisfits(rig: Rig, habit: UnitHabit): Misfit[] {
+export function findMisfits(rig: Rig): Misfit[] {
   const rolling = rig.units.filter(({ hostId }) => hostId === undefined);
   return [
-    ...rolling
-      .slice(1)
-      .flatMap((towed, index) => findJointMisfits(rig, rolling[index], towed, habit)),
-    ...rolling.flatMap((host) => findOverload(rig, host, habit)),
+    ...rolling.slice(1).flatMap((towed, index) => findJointMisfits(rig, rolling[index], towed)),
+    ...rolling.flatMap((host) => findOverload(rig, host)),
   ];
 }
 
@@ -47,12 +49,10 @@ function findJointMisfits(
   rig: Rig,
   { unit: front }: PlacedUnit,
   { unit: rear, offset }: PlacedUnit,
-  habit: UnitHabit,
 ): Misfit[] {
-  const mass = (kg: number) => formatSi(kg, unitFor('mass', habit));
   const misfits: Misfit[] = [];
-  const refuse = (code: Misfit['code'], unit: Unit, words: string) =>
-    misfits.push({ code, unitId: unit.id, words });
+  const refuse = (unit: Unit, says: Misfit['says']) => misfits.push({ unitId: unit.id, says });
+  const both = { unit: front.number, other: rear.number };
   // Whatever hangs behind the coupling pulls on it.
   const behind = rig.units
     .filter((each) => each.hostId === undefined && each.offset >= offset)
@@ -62,50 +62,36 @@ function findJointMisfits(
     : undefined;
   const rating = numberOf(front, 'towRating');
   if (rating !== undefined && pulled !== undefined && pulled > rating)
-    refuse(
-      'coupling-rating',
-      front,
-      `The coupling of ${front.number} is rated ${mass(rating)}, and what it would pull may weigh ${mass(pulled)}.`,
-    );
+    refuse(front, {
+      code: 'coupling-rating',
+      unit: front.number,
+      rated: kilograms(rating),
+      pulled: kilograms(pulled),
+    });
   const plate = numberOf(front, 'kingpinLoad');
   const pin = numberOf(rear, 'kingpinLoad');
   if (plate !== undefined && pin !== undefined && pin > plate)
-    refuse(
-      'plate-rating',
-      front,
-      `The plate of ${front.number} carries ${mass(plate)}, and ${rear.number} puts ${mass(pin)} on it.`,
-    );
+    refuse(front, { code: 'plate-rating', ...both, rated: kilograms(plate), load: kilograms(pin) });
   const volts = [numberOf(front, 'socketVolts'), numberOf(rear, 'socketVolts')] as const;
-  if (differ(volts))
-    refuse(
-      'voltage',
-      rear,
-      `${front.number} gives ${volts[0]} V and ${rear.number} wants ${volts[1]} V: lamps and valves burn or stay dark.`,
-    );
+  if (differ(volts)) refuse(rear, { code: 'voltage', ...both, gives: volts[0], wants: volts[1] });
   const pins = [numberOf(front, 'socketPins'), numberOf(rear, 'socketPins')] as const;
-  if (differ(pins))
-    refuse(
-      'pins',
-      rear,
-      `${front.number} has a socket of ${pins[0]} pins and ${rear.number} a plug of ${pins[1]}: it needs an adapter.`,
-    );
+  if (differ(pins)) refuse(rear, { code: 'pins', ...both, socket: pins[0], plug: pins[1] });
   const hook = numberOf(front, 'hookHeight');
   const eye = numberOf(rear, 'eyeHeight');
   if (hook !== undefined && eye !== undefined && Math.abs(hook - eye) > HEIGHT_APART)
-    refuse(
-      'height',
-      rear,
-      `${rear.number} couples at ${formatSi(eye, unitFor('length', habit))} and ${front.number} at ${formatSi(hook, unitFor('length', habit))}.`,
-    );
+    refuse(rear, { code: 'height', ...both, eye: metres(eye), hook: metres(hook) });
   return misfits;
 }
 
-function differ([a, b]: readonly [number | undefined, number | undefined]): boolean {
+function differ(
+  both: readonly [number | undefined, number | undefined],
+): both is readonly [number, number] {
+  const [a, b] = both;
   return a !== undefined && b !== undefined && a !== b;
 }
 
 /** What is mounted, slid in or carried counts against the rating of what carries it. */
-function findOverload(rig: Rig, host: PlacedUnit, habit: UnitHabit): Misfit[] {
+function findOverload(rig: Rig, host: PlacedUnit): Misfit[] {
   const aboard = rig.units.filter(({ hostId }) => hostId === host.unit.id);
   const rated = numberOf(host.unit, 'massGross');
   const own = numberOf(host.unit, 'massEmpty');
@@ -114,14 +100,16 @@ function findOverload(rig: Rig, host: PlacedUnit, habit: UnitHabit): Misfit[] {
   if (loads.some((kg) => kg === undefined)) return [];
   const all = loads.reduce<number>((sum, kg) => sum + (kg ?? 0), own);
   if (all <= rated) return [];
-  const mass = (kg: number) => formatSi(kg, unitFor('mass', habit));
   return [
     {
-      code: 'overloaded',
       unitId: host.unit.id,
-      words: `${host.unit.number} may weigh ${mass(rated)}, and with ${aboard
-        .map(({ unit }) => unit.number)
-        .join(', ')} full it would weigh ${mass(all)}.`,
+      says: {
+        code: 'overloaded',
+        unit: host.unit.number,
+        rated: kilograms(rated),
+        aboard: aboard.map(({ unit }) => unit.number),
+        full: kilograms(all),
+      },
     },
   ];
 }

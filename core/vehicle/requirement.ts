@@ -1,3 +1,4 @@
+import { Refusal } from '../words';
 import { bothOf, dimension, type DimensionId, type States } from './dimensions';
 import { meaningOf, type Clock } from './needs';
 import type { VehicleChange } from './transitions';
@@ -55,9 +56,12 @@ function readRequirement({ id, needs, does = [], air, guide }: Asking): Requirem
     if (meaning.clock) clocks.push(meaning.clock);
     const both = bothOf(states, meaning.states ?? {});
     if ('torn' in both)
-      throw new RangeError(
-        `The check ${id} needs ${saidBy.get(both.torn) ?? ''} and ${need}, and nobody can give it both. It stays out of every plan until its content is mended.`,
-      );
+      throw new Refusal({
+        code: 'needs-contradict',
+        check: id,
+        one: saidBy.get(both.torn) ?? '',
+        other: need,
+      });
     for (const dimension of Object.keys(meaning.states ?? {}) as DimensionId[])
       if (!saidBy.has(dimension)) saidBy.set(dimension, need);
     states = both.states;

@@ -18,7 +18,7 @@ it('has units of every module', () => {
 });
 
 it.each(composed)('$title fits: couplings, sockets, heights, masses', ({ rig }) => {
-  expect(findMisfits(rig, 'metric')).toEqual([]);
+  expect(findMisfits(rig)).toEqual([]);
   expect(findUnweighed(rig)).toEqual([]);
 });
 

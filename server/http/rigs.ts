@@ -1,5 +1,6 @@
 import { catalogue } from '@nazar/core/content';
 import { composeRig, findMisfits } from '@nazar/core/rig';
+import { Refusal, say } from '@nazar/core/words';
 import { plainText, rigUnits, uuid } from '@nazar/core/fields';
 import { Router } from 'express';
 import type { Knex } from 'knex';
@@ -39,11 +40,11 @@ export function rigsRouter(db: Knex): Router {
         const { units_habit: habit } = await trx('organisations')
           .where({ id: person.organisationId })
           .first('units_habit');
-        const misfits = findMisfits(rig, habit);
+        const misfits = findMisfits(rig);
         if (misfits.length > 0)
-          throw new Problem(422, 'no-rig', misfits.map(({ words }) => words).join(' '));
+          throw new Problem(422, 'no-rig', misfits.map(({ says }) => say(says, habit)).join(' '));
       } catch (error) {
-        if (error instanceof RangeError) throw new Problem(422, 'no-rig', error.message);
+        if (error instanceof Refusal) throw new Problem(422, 'no-rig', say(error.says, 'metric'));
         throw error;
       }
       const same = (await listRigs(trx, person.depotId)).find(

@@ -11,6 +11,7 @@ import {
 import { clocksWanted, type KeptStop, type School } from '@nazar/core/planning';
 import { composeRig, type Unit } from '@nazar/core/rig';
 import type { Clock } from '@nazar/core/vehicle';
+import { Refusal, type Message } from '@nazar/core/words';
 import { expose } from 'comlink';
 
 export interface PlanQuestion {
@@ -61,8 +62,8 @@ export interface PlanAnswer {
 
 export type Planned =
   | { readonly ok: true; readonly plan: PlanAnswer }
-  /** The content contradicts itself, or the units make no rig; a sentence that names where. */
-  | { readonly ok: false; readonly sentence: string };
+  /** The content contradicts itself, or the units make no rig; a message that names where. */
+  | { readonly ok: false; readonly says: Message };
 
 export function plan(question: PlanQuestion): Planned {
   const { units, phase, circumstances, catalogue, content, school, running, fixed, last, now } =
@@ -100,7 +101,7 @@ export function plan(question: PlanQuestion): Planned {
       },
     };
   } catch (error) {
-    if (error instanceof RangeError) return { ok: false, sentence: error.message };
+    if (error instanceof Refusal) return { ok: false, says: error.says };
     throw error;
   }
 }

@@ -9,6 +9,7 @@ import { chosenPolicyId } from '@nazar/core/grading';
 import { orderWalk } from '@nazar/core/planning';
 import { formatSi, unitFor } from '@nazar/core/quantity';
 import { composeRig } from '@nazar/core/rig';
+import { say } from '@nazar/core/words';
 import { useMemo, useState } from 'react';
 import { v7 as newId } from 'uuid';
 import { Body, Button, Card, Field, Heading, Screen, Soft } from '@/design';
@@ -206,7 +207,7 @@ export function BeginScreen(props: BeginScreenProps) {
         ) : null}
         {planning.planned && !planning.planned.ok ? (
           <Body role="alert" className="font-thick">
-            {planning.planned.sentence} {t('plan.none')}
+            {say(planning.planned.says, habit)} {t('plan.none')}
           </Body>
         ) : null}
         {planning.busy ? <Body live>{t('plan.busy')}</Body> : null}

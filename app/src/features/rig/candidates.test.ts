@@ -54,7 +54,7 @@ it('starts with something that drives', () => {
 it('does not hold against the next unit what stands against the rig already', () => {
   const chosen = [front, heavy];
   expect(join(chosen, 'metric', catalogue)).toMatchObject({
-    misfits: [{ code: 'coupling-rating' }],
+    misfits: [{ says: { code: 'coupling-rating' } }],
   });
   expect(reasons(chosen)['614']).not.toMatch(/rated/);
 });

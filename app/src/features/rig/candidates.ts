@@ -8,6 +8,7 @@ import {
   type Rig,
   type Unit,
 } from '@nazar/core/rig';
+import { Refusal, say } from '@nazar/core/words';
 
 /** A rig with what the cards of its units say against it, or why there is none. */
 export type Joined =
@@ -17,12 +18,16 @@ export type Joined =
 export function join(units: readonly Unit[], habit: UnitHabit, catalogue: Catalogue): Joined {
   try {
     const rig = composeRig({ units, phase: 'pre-trip', circumstances: [], catalogue });
-    return { rig, misfits: findMisfits(rig, habit) };
+    return { rig, misfits: findMisfits(rig) };
   } catch (error) {
-    if (error instanceof RangeError) return { reason: error.message };
+    if (error instanceof Refusal) return { reason: say(error.says, habit) };
     throw error;
   }
 }
+
+/** What stands against the rig that did not before. */
+const firstNew = (misfits: readonly Misfit[], known: readonly string[], habit: UnitHabit) =>
+  misfits.map(({ says }) => say(says, habit)).find((words) => !known.includes(words));
 
 export type Group = 'drives' | 'towed' | 'mounted';
 
@@ -42,7 +47,8 @@ export function listCandidates(
   outWith: (unitId: string) => string | undefined,
 ): Candidate[] {
   const before = chosen.length > 0 ? join(chosen, habit, catalogue) : undefined;
-  const known = before && 'misfits' in before ? before.misfits.map(({ words }) => words) : [];
+  const known =
+    before && 'misfits' in before ? before.misfits.map(({ says }) => say(says, habit)) : [];
   return units
     .filter(({ id }) => !chosen.some((unit) => unit.id === id))
     .flatMap((unit): Candidate[] => {
@@ -53,9 +59,7 @@ export function listCandidates(
       // What stood against the rig before is not held against the unit that comes next.
       const reason =
         outWith(unit.id) ??
-        ('reason' in joined
-          ? joined.reason
-          : joined.misfits.find(({ words }) => !known.includes(words))?.words);
+        ('reason' in joined ? joined.reason : firstNew(joined.misfits, known, habit));
       return [{ unit, group, ...(reason !== undefined && { reason }) }];
     });
 }

@@ -1,3 +1,4 @@
+import { say } from '@nazar/core/words';
 import type { Unit } from '@nazar/core/rig';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
@@ -100,11 +101,13 @@ export function RigBuilderScreen({ onWalk, onKept, onBack }: RigBuilderScreenPro
                 {joined.reason}
               </Body>
             ) : null}
-            {misfits.map(({ words }) => (
-              <Body key={words} role="alert" className="font-thick text-vermilion">
-                {words}
-              </Body>
-            ))}
+            {misfits
+              .map(({ says }) => say(says, habit))
+              .map((words) => (
+                <Body key={words} role="alert" className="font-thick text-vermilion">
+                  {words}
+                </Body>
+              ))}
             {chosen.map((unit, index) => (
               <ChosenUnit
                 key={unit.id}

@@ -2,6 +2,7 @@ import type { Circumstance } from '@nazar/core/catalogue';
 import { formatSi, unitFor } from '@nazar/core/quantity';
 import { followPlan, USUAL_PACE } from '@nazar/core/planning';
 import type { Rig } from '@nazar/core/rig';
+import { say } from '@nazar/core/words';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { Body, Button, Columns, Heading, Sheet, Soft, Toggles } from '@/design';
@@ -58,7 +59,7 @@ export function PlanSheet(props: PlanSheetProps) {
       {asked ? <Body className="font-thick">{asked}</Body> : null}
       {planned && !planned.ok ? (
         <Body role="alert" className="font-thick text-vermilion">
-          {planned.sentence}
+          {say(planned.says, habit)}
         </Body>
       ) : null}
       {busy ? <Body live>{t('plan.busy')}</Body> : null}

@@ -1,0 +1,70 @@
+import { formatSi, unitFor, type UnitHabit } from '../quantity';
+import type { Amount, Message, MessageCode, Sayings } from './sayings';
+
+type Words = {
+  readonly [Code in MessageCode]: (of: Sayings[Code], amount: (amount: Amount) => string) => string;
+};
+
+const WORDS: Words = {
+  'rig-empty': () => 'A rig needs at least one unit.',
+  'unit-twice': () => 'The same unit stands twice in the rig.',
+  'front-cannot-drive': ({ unit }) => `Unit ${unit} cannot drive by itself and stands in front.`,
+  'driven-not-towed': ({ unit }) => `Unit ${unit} is driven, it cannot be towed.`,
+  'nothing-to-couple-to': ({ unit }) => `Unit ${unit} has nothing to couple to.`,
+  'coupling-differs': ({ unit, hook }) => `Unit ${unit} does not fit the ${hook} in front of it.`,
+  'no-free-mount': ({ unit, part }) => `No unit before ${unit} has a free place for ${part}.`,
+  'lacks-supplies': ({ unit, other, supplies }) =>
+    `Unit ${unit} needs what unit ${other} does not give: ${supplies.join(', ')}.`,
+  'lacks-own-supplies': ({ unit, supplies }) =>
+    `Unit ${unit} lacks what its equipment needs: ${supplies.join(', ')}.`,
+  'no-module': ({ unit }) => `Unit ${unit} has no equipment module here.`,
+  'fitted-is-no-vehicle': ({ unit, part }) =>
+    `Unit ${unit}: ${part} is fitted to a vehicle, it is none.`,
+  'has-own-number': ({ unit, part }) =>
+    `Unit ${unit}: ${part} has a number of its own; join it in the rig.`,
+  'no-place-for': ({ unit, part, chassis }) =>
+    `Unit ${unit}: there is no place for ${part} on ${chassis}.`,
+  'coupling-rating': ({ unit, rated, pulled }, amount) =>
+    `The coupling of ${unit} is rated ${amount(rated)}, and what it would pull may weigh ${amount(pulled)}.`,
+  'plate-rating': ({ unit, other, rated, load }, amount) =>
+    `The plate of ${unit} carries ${amount(rated)}, and ${other} puts ${amount(load)} on it.`,
+  voltage: ({ unit, other, gives, wants }) =>
+    `${unit} gives ${gives} V and ${other} wants ${wants} V: lamps and valves burn or stay dark.`,
+  pins: ({ unit, other, socket, plug }) =>
+    `${unit} has a socket of ${socket} pins and ${other} a plug of ${plug}: it needs an adapter.`,
+  height: ({ unit, other, eye, hook }, amount) =>
+    `${other} couples at ${amount(eye)} and ${unit} at ${amount(hook)}.`,
+  overloaded: ({ unit, rated, aboard, full }, amount) =>
+    `${unit} may weigh ${amount(rated)}, and with ${aboard.join(', ')} full it would weigh ${amount(full)}.`,
+  'needs-contradict': ({ check, one, other }) =>
+    `The check ${check} needs ${one} and ${other}, and nobody can give it both. It stays out of every plan until its content is mended.`,
+  'no-chain-of-changes': ({ stop }) =>
+    `No chain of changes brings the vehicle to stand as ${stop} wants it.`,
+  'rules-contradict': ({ ring }) =>
+    `No order keeps all the rules: ${ring
+      .map(({ first, then, rule }) => `${first} before ${then}, because ${RULES[rule] ?? rule}`)
+      .join('; and ')}. Change one of them.`,
+};
+
+/** Why one stop comes before another. */
+const RULES: Readonly<Record<string, string>> = {
+  aboard: 'whoever may still be aboard is looked for first',
+  secure: 'brake and chocks come first',
+  'lamp-test': 'the warning lamps are watched before the first start',
+  start: 'the engine is first started step by step',
+  stopping: 'what decides that it can stop comes before it rolls',
+  stowed: 'what is stowed is looked at before it is moved',
+  cold: 'what must be cold comes before the engine is started',
+  tests: 'the tests of the brakes keep their order',
+  wash: 'what is greased is washed first',
+  way: 'the outside is walked in one direction',
+  first: 'the school says what comes first',
+  'engine-early': 'the school starts the engine before the outside is walked',
+  'engine-last': 'the school starts the engine last',
+  hand: 'your own order says so',
+};
+
+export function sayInEnglish(message: Message, habit: UnitHabit): string {
+  const amount = ({ si, kind }: Amount) => formatSi(si, unitFor(kind, habit));
+  return WORDS[message.code](message as never, amount);
+}

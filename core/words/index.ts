@@ -1,0 +1,2 @@
+export { Refusal, say } from './messages';
+export type { Amount, Message } from './sayings';
