@@ -1,4 +1,9 @@
 const room = process.env.MUTANTS_OF;
+const PLACES = {
+  permit: 'core/inspection/permit.ts',
+  grading: 'core/grading/*.ts',
+  policies: 'core/grading/policies/*.ts',
+};
 
 /**
  * Small faults are planted in the rules of one room, one at a time; where its tests stay green, nobody holds that rule.
@@ -10,11 +15,7 @@ export default {
   coverageAnalysis: 'perTest',
   // A table that is read once when its file loads would run every test for each of its entries.
   ignoreStatic: true,
-  mutate: [
-    room === 'permit' ? 'core/inspection/permit.ts' : `core/${room}/**/*.ts`,
-    '!core/**/*.test.ts',
-    '!core/**/index.ts',
-  ],
+  mutate: [PLACES[room] ?? `core/${room}/**/*.ts`, '!core/**/*.test.ts', '!core/**/index.ts'],
   ignorePatterns: ['app', 'server', 'e2e', 'bench', 'docs/screenshots', '.ci'],
   reporters: ['json', 'progress-append-only'],
   jsonReporter: { fileName: `.mutants/${room}.json` },

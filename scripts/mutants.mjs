@@ -6,7 +6,7 @@
 import { spawnSync } from 'node:child_process';
 import { mkdirSync, readFileSync } from 'node:fs';
 
-const ROOMS = ['grading', 'measure', 'repair', 'permit', 'vehicle'];
+const ROOMS = ['grading', 'policies', 'measure', 'repair', 'permit', 'vehicle'];
 const WANTED = 80;
 
 const asked = process.argv.slice(2).filter((each) => !each.startsWith('-'));

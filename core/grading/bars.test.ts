@@ -2,8 +2,8 @@ import fc from 'fast-check';
 import type { CheckInstance, Rig } from '../rig';
 import { instanceOf, rigNames, rigOf } from '../testing';
 import { requirementOf, wantsRunning } from '../vehicle';
-import type { InstanceAssessment, InstanceState } from './assessment';
-import { barsMovement, findBarred } from '../grading';
+import type { InstanceAssessment, InstanceState } from '../inspection';
+import { barsMovement, findBarred } from '.';
 
 const always = () => true;
 
