@@ -1,6 +1,6 @@
 /**
- * The fences of core and server (docs/architecture.md), at every level of every room: who may lean on whom, one face a room, no circles, also
- * none of types, and nothing of the tests in what ships. The app has its own in eslint.house.config.mjs.
+ * The fences of core, server and app (docs/architecture.md), at every level of every room: who may lean on whom, one face a room, no
+ * circles, also none of types, and nothing of the tests in what ships.
  */
 
 /** Each room of the core with the rooms that it may lean on. */
@@ -61,7 +61,7 @@ const LEANS_ON = {
   ],
 };
 
-const OF_TESTS = '\\.test\\.ts$|/testing/';
+const OF_TESTS = '\\.test\\.tsx?$|/testing/';
 
 const fence = (name, comment, from, to) => ({ name, comment, severity: 'error', from, to });
 
@@ -129,16 +129,73 @@ module.exports = {
     fence(
       'test-only',
       'What ships has nothing of the tests.',
-      { path: '^(core|server)/', pathNot: OF_TESTS },
+      { path: '^(core|server|app)/', pathNot: OF_TESTS },
       { path: '/testing/' },
+    ),
+    fence(
+      'app-without-server',
+      'The app speaks to the server over the wire alone.',
+      { path: '^app/' },
+      { path: '^(server|e2e|scripts|bench)/' },
+    ),
+    fence(
+      'face-of-core-for-app',
+      'The app sees the faces of the core alone.',
+      { path: '^app/' },
+      { path: '^core/[^/]+/.+', pathNot: '^core/[^/]+/index\\.ts$' },
+    ),
+    fence(
+      'content-when-needed',
+      'What is asked of a vehicle comes one module at a time (app/src/state/catalogue.ts), never with the first screen.',
+      { path: '^app/', pathNot: OF_TESTS },
+      { path: '^core/(content|testing)/' },
+    ),
+    fence(
+      'feature-apart',
+      'A feature knows no other one; what two need moves to state, design, drawing or core.',
+      { path: '^app/src/features/([^/]+)/' },
+      { path: '^app/src/features/', pathNot: '^app/src/features/$1/' },
+    ),
+    fence(
+      'nothing-back-to-features',
+      'What features share knows none of them.',
+      { path: '^app/src/(design|drawing|signature|state|i18n|workers)/' },
+      { path: '^app/(src/(features|later)|app)/' },
+    ),
+    fence(
+      'design-is-the-bottom',
+      'Tokens and primitives know nothing of a walk.',
+      { path: '^app/src/(design|i18n)/', pathNot: OF_TESTS },
+      { path: '^app/src/(drawing|signature|state|workers)/' },
+    ),
+    fence(
+      'state-without-drawing',
+      'What is known does not know how it looks.',
+      { path: '^app/src/state/', pathNot: OF_TESTS },
+      { path: '^app/src/(design|drawing|signature)/' },
+    ),
+    fence(
+      'face-in-app',
+      'A room of the app has one face; state has a second one for what only a walk needs.',
+      { path: '^app/src/([^/]+)/', pathNot: OF_TESTS },
+      {
+        path: '^app/src/(design|drawing|signature|state)/.+',
+        pathNot: '^app/src/$1/|^app/src/[^/]+/index\\.tsx?$|^app/src/state/walk/index\\.ts$',
+      },
+    ),
+    fence(
+      'routes-compose',
+      'A route composes features, and knows nothing of their insides.',
+      { path: '^app/app/' },
+      { path: '^app/src/[^/]+/.+', pathNot: '/index\\.tsx?$' },
     ),
   ],
   options: {
     doNotFollow: { path: 'node_modules' },
-    parser: 'swc',
     tsPreCompilationDeps: true,
+    tsConfig: { fileName: require('node:path').join(__dirname, 'app', 'tsconfig.json') },
     enhancedResolveOptions: {
-      extensions: ['.ts', '.mts', '.mjs', '.js', '.json'],
+      extensions: ['.ts', '.tsx', '.mts', '.mjs', '.js', '.json'],
       conditionNames: ['import', 'require', 'node', 'default'],
       exportsFields: ['exports'],
     },

@@ -134,6 +134,78 @@ it.each<[string, string, Record<string, string>]>([
       'server/intake/two.ts': `import { thing } from '../testing/one';\nexport const two = thing;\n`,
     },
   ],
+  [
+    'an app that reaches into the server',
+    'app-without-server',
+    {
+      'server/http/one.ts': thing,
+      'app/src/state/two.ts': `import { thing } from '../../../server/http/one';\nexport const two = thing;\n`,
+    },
+  ],
+  [
+    'an app that looks past a face of the core',
+    'face-of-core-for-app',
+    {
+      'core/rig/inner.ts': thing,
+      'app/src/state/two.ts': `import { thing } from '../../../core/rig/inner';\nexport const two = thing;\n`,
+    },
+  ],
+  [
+    'content that would come with the first screen',
+    'content-when-needed',
+    {
+      'core/content/index.ts': thing,
+      'app/src/features/today/two.tsx': `import { thing } from '../../../../core/content';\nexport const two = <b>{thing}</b>;\n`,
+    },
+  ],
+  [
+    'a feature that knows another, two folders deep',
+    'feature-apart',
+    {
+      'app/src/features/walk/index.ts': thing,
+      'app/src/features/begin/plan/two.tsx': `import { thing } from '../../walk';\nexport const two = <b>{thing}</b>;\n`,
+    },
+  ],
+  [
+    'a drawing that knows a feature',
+    'nothing-back-to-features',
+    {
+      'app/src/features/walk/index.ts': thing,
+      'app/src/drawing/two.ts': `import type { Thing } from '../features/walk';\nexport type Two = Thing;\n`,
+    },
+  ],
+  [
+    'a button that knows the log',
+    'design-is-the-bottom',
+    {
+      'app/src/state/index.ts': thing,
+      'app/src/design/two.ts': `import { thing } from '../state';\nexport const two = thing;\n`,
+    },
+  ],
+  [
+    'a log that knows how it looks',
+    'state-without-drawing',
+    {
+      'app/src/drawing/index.ts': thing,
+      'app/src/state/two.ts': `import { thing } from '../drawing';\nexport const two = thing;\n`,
+    },
+  ],
+  [
+    'a look past the face of a room of the app',
+    'face-in-app',
+    {
+      'app/src/state/log.ts': thing,
+      'app/src/features/walk/two.ts': `import { thing } from '../../state/log';\nexport const two = thing;\n`,
+    },
+  ],
+  [
+    'a route that knows the insides of a feature',
+    'routes-compose',
+    {
+      'app/src/features/walk/board.ts': thing,
+      'app/app/walk.ts': `import { thing } from '../src/features/walk/board';\nexport const two = thing;\n`,
+    },
+  ],
 ])('finds %s', (_, name, files) => {
   expect(broken(files)).toContain(name);
 });

@@ -27,7 +27,7 @@ import { asksReading, usePosition } from './use-position';
 import { useReplanning } from './use-replanning';
 import { useStarting } from './use-starting';
 import { useStep } from './use-step';
-import type { WalkScreenProps } from './walk-screen';
+import type { WalkScreenProps } from './walk-screen-props';
 import { WalkSheets, type OpenSheet } from './walk-sheets';
 import { WalkTop } from './walk-top';
 

@@ -3,17 +3,7 @@ import { useWords } from '@/i18n';
 import { useSession } from '@/state';
 import { useWalk } from '@/state/walk';
 import { WalkBoard } from './walk-board';
-
-export interface WalkScreenProps {
-  readonly inspectionId: string;
-  /** Check to come back to, from a fault. */
-  readonly at?: string;
-  /** `symptomId` where a played cycle has named it already. */
-  readonly onFault: (key: string, symptomId?: string) => void;
-  readonly onVerdict: () => void;
-  readonly onReport: () => void;
-  readonly onLeave: () => void;
-}
+import type { WalkScreenProps } from './walk-screen-props';
 
 /** Opens a walk from this device's log. */
 export function WalkScreen(props: WalkScreenProps) {
