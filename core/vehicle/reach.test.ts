@@ -5,6 +5,7 @@ import {
   layWant,
   nextReach,
   requirementOf,
+  valueAtBeginning,
   type DimensionId,
   type Layout,
 } from '.';
@@ -212,5 +213,82 @@ describe('what a rig has of the table', () => {
     const other = { dimension: 'outriggers', unit: 'two' };
     expect(slots(['outriggers-set'])).not.toContainEqual(other);
     expect(slots(['rolls'])).toContainEqual(other);
+  });
+});
+
+describe('what drives it', () => {
+  const plow = layOut({
+    airBrakes: false,
+    units: [
+      { id: 'truck', checks: [] },
+      { id: 'plow', checks: [{ id: 'blade', needs: ['blade-up'] }] },
+    ],
+  });
+
+  it('is the power take-off of the truck, though only what it carries has a body, a boom or legs', () => {
+    for (const need of ['body-raised', 'boom-raised', 'outriggers-set', 'power-take-off']) {
+      const rig = layOut({
+        airBrakes: false,
+        units: [
+          { id: 'truck', checks: [{ id: 'a', needs: ['engine-idling'] }] },
+          { id: 'on it', checks: [{ id: 'b', needs: [need] }] },
+        ],
+      });
+      expect(rig.slotOf('powerTakeOff')).toBeDefined();
+    }
+    expect(plow.slotOf('powerTakeOff')).toBeUndefined();
+  });
+
+  it('is its own engine where it has one, and then nobody starts that of the truck for it', () => {
+    const own = layOut({
+      airBrakes: false,
+      units: [
+        {
+          id: 'crane',
+          checks: [{ id: 'boom', needs: ['boom-raised', 'outriggers-set', 'own-engine-running'] }],
+        },
+      ],
+    });
+    const steps = chain(own, ['boom-raised']);
+    expect(steps).toContain('own-engine-start');
+    expect(steps).not.toContain('start');
+    expect(steps).not.toContain('power-take-off');
+  });
+
+  it('lifts a blade of which nobody knows how it hangs: it is not taken for granted either way', () => {
+    const steps = chain(plow, ['blade-down'], { blade: '?' });
+    expect(steps.at(-1)).toBe('blade-down');
+    expect(steps.length).toBeGreaterThan(1);
+  });
+});
+
+describe('the bay of the engine', () => {
+  const slots = (needs: readonly string[]) => {
+    const want = layWant(dump, requirementOf({ id: 'x', needs }), 'truck', {
+      bay: [needs.includes('hood') ? 'open' : 'closed'],
+    });
+    return want.pairs.filter((_, at) => at % 2 === 0).map((at) => dump.slots[at].dimension);
+  };
+
+  it('is closed before anything else is done, and opened after everything', () => {
+    expect(slots(['engine-idling'])[0]).toBe('bay');
+    expect(slots(['engine-off', 'hood']).at(-1)).toBe('bay');
+  });
+});
+
+describe('at the beginning of a walk', () => {
+  it.each([
+    // Parked for the night: the key is in somebody's pocket and the blade on the ground.
+    ['pre-trip', 'key', 'pocket'],
+    ['pre-trip', 'blade', 'ground'],
+    ['weekly', 'key', 'pocket'],
+    // Just driven: the key is still in it, and what must be up to roll is up.
+    ['post-trip', 'key', 'in'],
+    ['post-trip', 'blade', 'up'],
+    ['post-trip', 'body', 'down'],
+    ['post-trip', 'lamps', 'off'],
+    ['under-way', 'key', 'in'],
+  ] as const)('%s: %s is %s', (phase, id, value) => {
+    expect(valueAtBeginning(id, phase)).toBe(value);
   });
 });
