@@ -1,5 +1,5 @@
 import { catalogue } from '@nazar/core/content';
-import { AS_SHIPPED } from '@nazar/core/house';
+import { AS_SHIPPED } from '@nazar/core/depot-content';
 import { fold } from '@nazar/core/inspection';
 import { orderWalk } from '@nazar/core/planning';
 import type { Rig } from '@nazar/core/rig';

@@ -32,7 +32,7 @@ export {
   type OtherQuestion,
 } from './something-else';
 export { allOf } from './all-of';
-export { nameSituation, worstSymptom, type CompanyOf, type Situation } from './worst-symptom';
+export { nameSituation, worstSymptom, type CountsAt, type Situation } from './worst-symptom';
 export { barsMovement, findBarred, type Looked } from './bars';
 export { barredFinding, gapFinding, type Gap } from './not-looked';
 export { openFinding, unreadFinding, type KnownDefect, type UnreadRepair } from './open-defect';

@@ -1,7 +1,7 @@
 import type { Capability, Symptom } from '../catalogue';
 import type { Reason } from './grade-symptom';
 import type { Finding } from './verdict';
-import { worstSymptom, type CompanyOf, type Situation } from './worst-symptom';
+import { worstSymptom, type CountsAt, type Situation } from './worst-symptom';
 
 /** What was not looked at, not answered, or has to be measured again. */
 export interface Gap {
@@ -17,9 +17,9 @@ export function gapFinding(
   { about, unitId, title, symptoms }: Gap,
   reason: Reason,
   situation: Situation,
-  company?: CompanyOf,
+  counted?: CountsAt,
 ): Finding {
-  const { policyId: _, ...worst } = worstSymptom(symptoms, situation, company);
+  const { policyId: _, ...worst } = worstSymptom(symptoms, situation, counted);
   return { kind: 'gap', about, unitId, title, ...worst, chain: [reason, ...worst.chain] };
 }
 

@@ -32,7 +32,7 @@ export function nameSituation(situation: Situation): string {
 const worstKnown = new WeakMap<readonly Symptom[], Map<string, Graded>>();
 
 /** With what else a symptom would stand on its unit. */
-export interface CompanyOf {
+export interface CountsAt {
   readonly alike: (symptom: Symptom) => number;
   readonly places: number;
   readonly together: (symptom: Symptom) => readonly Together[];
@@ -45,9 +45,9 @@ export interface CompanyOf {
 export function worstSymptom(
   symptoms: readonly Symptom[],
   situation: Situation,
-  company?: CompanyOf,
+  counted?: CountsAt,
 ): Graded {
-  const gradeAll = (of: CompanyOf) =>
+  const gradeAll = (of: CountsAt) =>
     allOf(
       symptoms.map((symptom) =>
         gradeSymptom({
@@ -60,17 +60,17 @@ export function worstSymptom(
       ),
     );
   // What is worse together is rare and said anew each time.
-  if (company && symptoms.some((symptom) => company.together(symptom).length > 0))
-    return gradeAll(company);
-  const counts = company && [company.places, ...symptoms.map((each) => company.alike(each))];
+  if (counted && symptoms.some((symptom) => counted.together(symptom).length > 0))
+    return gradeAll(counted);
+  const counts = counted && [counted.places, ...symptoms.map((each) => counted.alike(each))];
   const key = `${nameSituation(situation)} ${counts?.join() ?? ''}`;
   let known = worstKnown.get(symptoms);
   if (!known) worstKnown.set(symptoms, (known = new Map<string, Graded>()));
   const before = known.get(key);
   if (before) return before;
-  const result = gradeAll(company ?? ALONE);
+  const result = gradeAll(counted ?? ALONE);
   known.set(key, result);
   return result;
 }
 
-const ALONE: CompanyOf = { alike: () => 1, places: 1, together: () => [] };
+const ALONE: CountsAt = { alike: () => 1, places: 1, together: () => [] };

@@ -16,7 +16,7 @@ import {
   openFinding,
   unreadFinding,
   worstSymptom,
-  type CompanyOf,
+  type CountsAt,
   type Finding,
   type Graded,
   type Reason,
@@ -24,7 +24,7 @@ import {
 } from '../grading';
 import { findImpossible, judgeReading, type Judgement } from '../measure';
 import type { CheckInstance, Rig } from '../rig';
-import { companyAt, countCompany, type Company } from './alike';
+import { countsAt, countFaults, type FaultCounts } from './fault-counts';
 import type { AssessRequest, Assessment, InstanceAssessment } from './assessment';
 import { droppedUnits, isAsked, rigWithout } from './dropped';
 import { named, toFinding } from './findings';
@@ -59,7 +59,7 @@ export function assess(request: AssessRequest): Assessment {
       return judgement ? [[instance.key, judgement] as const] : [];
     }),
   );
-  const company = countCompany(inspection, rig, request.known, symptomsOut(judged));
+  const counted = countFaults(inspection, rig, request.known, symptomsOut(judged));
   const tags = requiredTags(rig, inspection.begun?.phase ?? 'pre-trip', inspection.begun?.tags);
   const byKey = new Map<string, InstanceAssessment>();
   for (const instance of rig.instances)
@@ -70,7 +70,7 @@ export function assess(request: AssessRequest): Assessment {
           instance,
           { inspection, judgement: judged.get(instance.key) },
           situationOf(instance),
-          company,
+          counted,
         ),
         inspection,
         tags,
@@ -88,7 +88,7 @@ export function assess(request: AssessRequest): Assessment {
   const findings = once(() => {
     const found = [
       ...states.flatMap((each) =>
-        toFinding(each, situationOf(each.instance), company, {
+        toFinding(each, situationOf(each.instance), counted, {
           barred: isBarred(each),
           mended:
             inspection.certifications.length === 0
@@ -232,7 +232,7 @@ function assessInstance(
   instance: CheckInstance,
   { inspection, judgement }: Seen,
   situation: Situation,
-  company: Company,
+  counted: FaultCounts,
 ): InstanceAssessment {
   const answer = inspection.answers.get(instance.key);
   if (!answer) return { instance, state: 'unanswered' };
@@ -246,7 +246,7 @@ function assessInstance(
       return { instance, answer, state: 'unanswered' };
     return { instance, answer, state: 'sound' };
   }
-  const of = companyAt(instance, company);
+  const of = countsAt(instance, counted);
   if (answer.outcome === 'measured') {
     // Only what cannot be was typed.
     if (check.reading && !judgement) return { instance, answer, state: 'again' };
@@ -283,31 +283,31 @@ function gradeFault(
   check: Check,
   fault: FaultedPayload,
   situation: Situation,
-  company: CompanyOf,
+  counted: CountsAt,
 ): Graded {
   const symptom = symptomOf(check, fault);
   // A symptom that this catalogue does not know: the worst that the check can mean.
-  if (!symptom) return worstSymptom(check.symptoms, situation, company);
+  if (!symptom) return worstSymptom(check.symptoms, situation, counted);
   const named = gradeSymptom({
     symptom,
     stepId: fault.stepId,
     ...situation,
-    alike: company.alike(symptom),
-    places: company.places,
-    together: company.together(symptom),
+    alike: counted.alike(symptom),
+    places: counted.places,
+    together: counted.together(symptom),
     fixed: fault.fixed,
     raisedTo: fault.raisedTo,
   });
   return symptom.id === SOMETHING_ELSE && isUnclear(fault.other ?? {})
-    ? allOf([named, worstSymptom(check.symptoms, situation, company)])
+    ? allOf([named, worstSymptom(check.symptoms, situation, counted)])
     : named;
 }
 
 /** The worst that a number could say which nobody has read. */
-function gradeUnmeasured(check: Check, situation: Situation, company: CompanyOf): Graded {
+function gradeUnmeasured(check: Check, situation: Situation, counted: CountsAt): Graded {
   const bands = new Set(check.reading?.bands.map(({ symptom }) => symptom));
   const symptoms = check.symptoms.filter(({ id }) => bands.has(id));
-  const worst = worstSymptom(symptoms.length > 0 ? symptoms : check.symptoms, situation, company);
+  const worst = worstSymptom(symptoms.length > 0 ? symptoms : check.symptoms, situation, counted);
   return {
     ...worst,
     chain: [{ code: 'reading-missing', words: check.reading?.ask ?? '' }, ...worst.chain],
@@ -326,18 +326,18 @@ function gradeReading(
   { check: { symptoms }, fields }: CheckInstance,
   judgement: Exclude<Judgement, { outcome: 'within' }>,
   situation: Situation,
-  company: CompanyOf,
+  counted: CountsAt,
 ): Graded {
   const symptom = symptoms.find((each) => each.id === judgement.symptom);
   const graded = symptom
     ? gradeSymptom({
         symptom,
         ...situation,
-        alike: company.alike(symptom),
-        places: company.places,
-        together: company.together(symptom),
+        alike: counted.alike(symptom),
+        places: counted.places,
+        together: counted.together(symptom),
       })
-    : worstSymptom(symptoms, situation, company);
+    : worstSymptom(symptoms, situation, counted);
   const titleOf = (field: string) => fields?.find(({ id }) => id === field)?.title ?? field;
   if (judgement.outcome === 'no-limit')
     return {

@@ -8,9 +8,9 @@ import {
   type Situation,
 } from '../grading';
 import type { CheckInstance } from '../rig';
-import type { Company } from './alike';
+import type { FaultCounts } from './fault-counts';
 import type { InstanceAssessment } from './assessment';
-import { companyAt } from './alike';
+import { countsAt } from './fault-counts';
 
 /** What a gap on one unit is weighed under; the same name means the same weights. */
 export interface NamedSituation extends Situation {
@@ -40,7 +40,7 @@ const toGap = (instance: CheckInstance): Gap => ({
 export function toFinding(
   { instance, state, graded, answer }: InstanceAssessment,
   situation: NamedSituation,
-  company: Company,
+  counted: FaultCounts,
   { barred = false, mended }: { readonly barred?: boolean; readonly mended?: string } = {},
 ): Finding[] {
   if (state === 'unanswered') return [unansweredFinding(instance, situation)];
@@ -48,7 +48,7 @@ export function toFinding(
     return [gapFinding(toGap(instance), { code: 'measure-again', words: '' }, situation)];
   if (state === 'not-looked') {
     const words = answer?.outcome === 'not-looked' ? answer.reason : '';
-    const of = companyAt(instance, company);
+    const of = countsAt(instance, counted);
     const gap = gapFinding(toGap(instance), { code: 'not-looked', words }, situation, of);
     const { moves } = instance.check;
     if (!barred || !moves) return [gap];

@@ -21,7 +21,7 @@ export type { Assessment, AssessRequest, InstanceAssessment, InstanceState } fro
 export { droppedUnits, isAsked, rigWithout } from './dropped';
 export { requiredTags } from './tags';
 export { findShort, type Short } from './contents';
-export { findHasty, findStays, type Stay } from './haste';
+export { findHasty, findDwells, type Dwell } from './dwell';
 export { isPlain, permitEvent, permitPerson, type Actor } from './permit';
 export { policiesOfWalk } from './policies-of-walk';
 export { withFault } from './with-fault';

@@ -3,7 +3,7 @@ import type { Inspection } from './inspection';
 
 /**
  * The inspection as it would stand with this fault, so that its grade can be seen before it is kept:
- * with its company, combinations and whatever adds up.
+ * with all that is counted with it, combinations and whatever adds up.
  * @param at milliseconds since 1970
  */
 export function withFault(inspection: Inspection, fault: FaultedPayload, at: number): Inspection {

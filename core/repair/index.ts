@@ -15,5 +15,5 @@ export {
   type DefectReport,
   type StandingDefect,
 } from './several-walks';
-export { bearingOn, type Bearing, type DefectOnUnit } from './open-on-units';
+export { openOnUnits, type OpenOnUnits, type DefectOnUnit } from './open-on-units';
 export type { DefectRecord, DefectStep } from './defect-record';

@@ -1,4 +1,4 @@
-import { bearingOn, type DefectOnUnit } from '.';
+import { openOnUnits, type DefectOnUnit } from '.';
 
 const defect = (more: Partial<DefectOnUnit> = {}): DefectOnUnit => ({
   id: 'hose',
@@ -22,7 +22,7 @@ const defect = (more: Partial<DefectOnUnit> = {}): DefectOnUnit => ({
   ...more,
 });
 const bearing = (...defects: readonly DefectOnUnit[]) =>
-  bearingOn(['214', '931'], 'today', defects);
+  openOnUnits(['214', '931'], 'today', defects);
 
 describe('what bears on a walk', () => {
   it('is what is open on its units, with all that its grade rests on', () => {

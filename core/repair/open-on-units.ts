@@ -27,7 +27,7 @@ export type DefectOnUnit = Pick<
 >;
 
 /** What a walk knows before its first entry. */
-export interface Bearing {
+export interface OpenOnUnits {
   /** Open since an earlier walk. */
   readonly known: readonly KnownDefect[];
   /** Mended, and not read yet by a driver. */
@@ -62,11 +62,11 @@ function toKnown(defect: DefectOnUnit): KnownDefect {
  * What bears on a walk round these units: defects that are open on them since other walks, and repairs that nobody has read.
  * @param inspectionId what this very walk reported is in its own log and left out here
  */
-export function bearingOn(
+export function openOnUnits(
   unitIds: readonly string[],
   inspectionId: string,
   defects: readonly DefectOnUnit[],
-): Bearing {
+): OpenOnUnits {
   const others = defects
     .filter((defect) => unitIds.includes(defect.unitId) && defect.inspectionId !== inspectionId)
     // The oldest first, in whatever order they were told: a verdict reads the same on every device.

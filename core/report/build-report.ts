@@ -3,7 +3,7 @@ import {
   droppedUnits,
   faultsOf,
   findHasty,
-  findStays,
+  findDwells,
   rigWithout,
   symptomOf,
   wordsOf,
@@ -151,7 +151,7 @@ export function buildReport(request: BuildReportRequest): Report {
 }
 
 function toPace({ inspection, rig, unitId }: BuildReportRequest): Report['pace'] {
-  const stays = findStays(inspection, rig).filter((stay) => stay.unitId === unitId);
+  const stays = findDwells(inspection, rig).filter((stay) => stay.unitId === unitId);
   const round = (seconds: number) => Math.round(seconds * 10) / 10;
   return {
     stops: stays.length,

@@ -1,5 +1,5 @@
 import type { Catalogue, Module, Mount } from '../catalogue';
-import { adaptToUnit, isAdapted } from '../house';
+import { adaptToUnit, isAdapted } from '../depot-content';
 import { Refusal } from '../words';
 import type { Unit } from './unit';
 

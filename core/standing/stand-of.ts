@@ -1,6 +1,6 @@
 import type { Catalogue } from '../catalogue';
 import type { Policy, PolicyChoice } from '../grading';
-import { AS_SHIPPED, withHouse, type HouseContent } from '../house';
+import { AS_SHIPPED, withDepotContent, type DepotContent } from '../depot-content';
 import {
   assess,
   policiesOfWalk,
@@ -9,7 +9,7 @@ import {
   type BegunPayload,
   type Inspection,
 } from '../inspection';
-import { bearingOn, type Bearing, type DefectOnUnit } from '../repair';
+import { openOnUnits, type OpenOnUnits, type DefectOnUnit } from '../repair';
 import { composeRig, type Rig, type Unit } from '../rig';
 
 /** What is known beside the log: of the depot, its units and what is open on them. */
@@ -18,7 +18,7 @@ export interface WalkReference {
   /** Those of the walk among them; others are not looked at. */
   readonly units: readonly Unit[];
   /** What the depot changed of the catalogue, in the version that the walk was begun by; as shipped where nothing is given. */
-  readonly content?: HouseContent;
+  readonly content?: DepotContent;
   /** What the depot grades by now; undefined where it is not known. */
   readonly choice: PolicyChoice | undefined;
   /** Policies that the organisation brought itself. */
@@ -27,7 +27,7 @@ export interface WalkReference {
 }
 
 /** How a walk stands. */
-export interface Standing extends Bearing {
+export interface Standing extends OpenOnUnits {
   readonly inspection: Inspection;
   readonly rig: Rig;
   /** Of each unit by its id. */
@@ -62,7 +62,7 @@ export function rigOfWalk(
     phase: begun.phase,
     circumstances: begun.circumstances,
     needed: begun.job?.needs,
-    catalogue: withHouse(catalogue, content),
+    catalogue: withDepotContent(catalogue, content),
   });
 }
 
@@ -77,7 +77,7 @@ export function standOf(inspection: Inspection, reference: WalkReference, rig?: 
   if (!begun) throw new RangeError('Nothing stands before the inspection is begun.');
   rig ??= rigOfWalk(begun, reference);
   const policiesOf = policiesOfWalk(begun, rig, reference.choice, reference.own);
-  const bearing = bearingOn(begun.unitIds, inspection.id, reference.defects);
+  const bearing = openOnUnits(begun.unitIds, inspection.id, reference.defects);
   const request: AssessRequest = { inspection, rig, policiesOf, ...bearing };
   return { inspection, rig, policiesOf, ...bearing, assessment: assess(request), request };
 }

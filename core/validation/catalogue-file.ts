@@ -1,7 +1,7 @@
 import { toText } from './to-text';
 import type { Catalogue, Module } from '../catalogue';
-import type { HouseContent } from '../house';
-import { findHouseFaults } from './house-faults';
+import type { DepotContent } from '../depot-content';
+import { findDepotContentFaults } from './depot-content-faults';
 
 export const CATALOGUE_FORMAT = 'nazar-catalogue';
 export const CATALOGUE_FILE_VERSION = 1;
@@ -12,12 +12,12 @@ export interface CatalogueFile {
   readonly version: typeof CATALOGUE_FILE_VERSION;
   /** Version of the catalogue that it was taken from. */
   readonly catalogue: string;
-  readonly house: Pick<HouseContent, 'version' | 'off' | 'own' | 'stricter'>;
+  readonly house: Pick<DepotContent, 'version' | 'off' | 'own' | 'stricter'>;
   readonly modules: readonly Module[];
 }
 
 /** Everything that a depot asks, module by module. */
-export function toCatalogueFile(catalogue: Catalogue, content: HouseContent): CatalogueFile {
+export function toCatalogueFile(catalogue: Catalogue, content: DepotContent): CatalogueFile {
   const { version, off, own, stricter, modules } = content;
   return {
     format: CATALOGUE_FORMAT,
@@ -31,7 +31,7 @@ export function toCatalogueFile(catalogue: Catalogue, content: HouseContent): Ca
 }
 
 export type ReadFile =
-  | { readonly ok: true; readonly content: HouseContent }
+  | { readonly ok: true; readonly content: DepotContent }
   /** Each with its place and the reason; nothing of the file is taken in. */
   | { readonly ok: false; readonly faults: readonly string[] };
 
@@ -65,10 +65,10 @@ export function readCatalogueFile(value: unknown, catalogue: Catalogue): ReadFil
       (module: unknown) => shipped.get(String(idOf(module))) !== toText(module),
     ),
   };
-  const faults = findHouseFaults(content, catalogue);
+  const faults = findDepotContentFaults(content, catalogue);
   return faults.length > 0
     ? { ok: false, faults }
-    : { ok: true, content: content as unknown as HouseContent };
+    : { ok: true, content: content as unknown as DepotContent };
 }
 
 function refuse(...faults: string[]): ReadFile {

@@ -22,7 +22,7 @@ import {
   callSeconds,
   darkSymptomOf,
   findForbidden,
-  findTurns,
+  findReplanReasons,
   nextCall,
   restOfStop,
   settingOf,
@@ -188,7 +188,7 @@ describe('what turns a plan', () => {
     const inspection = fold(walkId, log.events);
     if (!inspection.begun) throw new Error('not begun');
     const state = vehicleState(inspection, settingOf(inspection.begun, rig));
-    return findTurns({
+    return findReplanReasons({
       inspection,
       rig,
       state,
@@ -240,7 +240,7 @@ describe('what turns a plan', () => {
       ahead: running,
       taken: new Set<string>(),
     };
-    expect(findTurns(request)).toEqual([]);
+    expect(findReplanReasons(request)).toEqual([]);
   });
 
   it('is a helper who comes and goes, rain, and a unit that stays', () => {

@@ -15,7 +15,7 @@ export { findForbidden, type Forbidden } from './forbidden';
 export { callLamps, callSeconds, darkSymptomOf, nextCall, type LampCall } from './lamp-walk';
 export { nextStep, type NextStep, type StepRequest } from './next-step';
 export { otherwise, type Otherwise } from './otherwise';
-export { findTurns, standingNow, type Turn, type TurnRequest } from './replan';
+export { findReplanReasons, standingNow, type ReplanReason, type ReplanRequest } from './replan';
 export { restOfStop, type RestOfStop } from './rest-of-stop';
 export { LATE_AFTER, runningClocks, type RunningClock } from './running-clocks';
 export { settingOf } from './setting';

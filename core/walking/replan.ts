@@ -8,7 +8,7 @@ import type { Forbidden } from './forbidden';
 import { airLevel, isRunning, type VehicleState } from './vehicle-state';
 
 /** Why the rest of a plan is made again. `id` names the very event, so that it counts once. */
-export type Turn = { readonly id: string } & (
+export type ReplanReason = { readonly id: string } & (
   | { readonly code: 'helper-came'; readonly name: string }
   | { readonly code: 'helper-left' }
   | { readonly code: 'turned'; readonly circumstances: readonly Circumstance[] }
@@ -27,7 +27,7 @@ export type Turn = { readonly id: string } & (
   | { readonly code: 'skipped'; readonly title: string }
 );
 
-export interface TurnRequest {
+export interface ReplanRequest {
   readonly inspection: Inspection;
   readonly rig: Rig;
   readonly state: VehicleState;
@@ -39,28 +39,28 @@ export interface TurnRequest {
 }
 
 /** What has happened that the plan did not know of when it was made. Empty when it still holds. */
-export function findTurns(request: TurnRequest): Turn[] {
+export function findReplanReasons(request: ReplanRequest): ReplanReason[] {
   const { inspection, rig, forbidden, taken } = request;
   const { course } = inspection;
-  const turns: Turn[] = [
-    ...course.helpers.map(({ eventId, name }): Turn => ({
+  const turns: ReplanReason[] = [
+    ...course.helpers.map(({ eventId, name }): ReplanReason => ({
       id: eventId,
       code: 'helper-came',
       name,
     })),
-    ...course.helpers.flatMap(({ eventId, to }): Turn[] =>
+    ...course.helpers.flatMap(({ eventId, to }): ReplanReason[] =>
       to === undefined ? [] : [{ id: `${eventId} left`, code: 'helper-left' }],
     ),
-    ...course.turned.map(({ eventId, circumstances }): Turn => ({
+    ...course.turned.map(({ eventId, circumstances }): ReplanReason => ({
       id: eventId,
       code: 'turned',
       circumstances,
     })),
-    ...[...course.dropped].flatMap(([unitId, { eventId }]): Turn[] => {
+    ...[...course.dropped].flatMap(([unitId, { eventId }]): ReplanReason[] => {
       const placed = rig.units.find(({ unit }) => unit.id === unitId);
       return placed ? [{ id: eventId, code: 'dropped', number: placed.unit.number }] : [];
     }),
-    ...course.changes.flatMap(({ eventId, found, change, unitId }): Turn[] => {
+    ...course.changes.flatMap(({ eventId, found, change, unitId }): ReplanReason[] => {
       if (!found) return [];
       const number = rig.units.find(({ unit }) => unit.id === unitId)?.unit.number;
       return [{ id: eventId, code: 'found', change, ...(number !== undefined && { number }) }];
@@ -72,7 +72,7 @@ export function findTurns(request: TurnRequest): Turn[] {
 }
 
 /** The engine runs, and what comes next wants it off; or it was shut down under what wants it on. */
-function engineTurn({ inspection, state, ahead }: TurnRequest): Turn[] {
+function engineTurn({ inspection, state, ahead }: ReplanRequest): ReplanReason[] {
   const engine = inspection.course.changes.filter(
     ({ change }) => change === 'start' || change === 'shut-down',
   );
@@ -93,7 +93,7 @@ function engineTurn({ inspection, state, ahead }: TurnRequest): Turn[] {
   return [];
 }
 
-function forbiddenTurns(forbidden: ReadonlyMap<string, Forbidden>): Turn[] {
+function forbiddenTurns(forbidden: ReadonlyMap<string, Forbidden>): ReplanReason[] {
   const byFault = new Map<string, { title: string; count: number; unseen: boolean }>();
   for (const { because } of forbidden.values()) {
     const { instance, answer, state } = because;

@@ -1,4 +1,4 @@
-import { AS_SHIPPED } from '@nazar/core/house';
+import { AS_SHIPPED } from '@nazar/core/depot-content';
 import { closeHeavy, doHeavy, TooBusy } from './pool';
 
 afterAll(() => closeHeavy());

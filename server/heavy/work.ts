@@ -1,6 +1,6 @@
 import { catalogue } from '@nazar/core/content';
-import type { HouseContent } from '@nazar/core/house';
-import { findHouseFaults, readCatalogueFile } from '@nazar/core/validation';
+import type { DepotContent } from '@nazar/core/depot-content';
+import { findDepotContentFaults, readCatalogueFile } from '@nazar/core/validation';
 import workerpool from 'workerpool';
 import { renderReport, type RenderRequest } from '../report/pdf/render-report';
 
@@ -12,8 +12,8 @@ const WORKS = {
       // A buffer comes over as plain bytes.
       photos: new Map([...request.photos].map(([id, bytes]) => [id, Buffer.from(bytes)])),
     }),
-  'content-faults': async (content: HouseContent) =>
-    Promise.resolve(findHouseFaults(content, catalogue)),
+  'content-faults': async (content: DepotContent) =>
+    Promise.resolve(findDepotContentFaults(content, catalogue)),
   'catalogue-file': async (file: unknown) => Promise.resolve(readCatalogueFile(file, catalogue)),
 };
 

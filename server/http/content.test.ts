@@ -1,6 +1,6 @@
 import { type Catalogue, type Check } from '@nazar/core/catalogue';
 import { catalogue } from '@nazar/core/content';
-import { AS_SHIPPED, withHouse, type HouseContent } from '@nazar/core/house';
+import { AS_SHIPPED, withDepotContent, type DepotContent } from '@nazar/core/depot-content';
 import { composeRig } from '@nazar/core/rig';
 import { signature, trailer, truck, walkSound } from '@nazar/core/testing';
 import { keepCatalogueVersion } from '../store/catalogue-versions';
@@ -39,19 +39,19 @@ const flag: Check = {
   why: 'It tells whose truck it is.',
 };
 
-const change = async (content: Partial<HouseContent>, basedOn: number, words = 'as agreed') =>
+const change = async (content: Partial<DepotContent>, basedOn: number, words = 'as agreed') =>
   (await server.as(ilka))
     .put('/api/content')
     .send({ basedOn, words, content: { ...AS_SHIPPED, ...content } });
 const present = async () => (await (await server.as(imre)).get('/api/content').expect(200)).body;
 
 /** A sound walk by these rules, signed and sent; resolves with the answers and the report of the truck. */
-async function walkBy(content: HouseContent, houseVersion?: number) {
+async function walkBy(content: DepotContent, houseVersion?: number) {
   const rig = composeRig({
     units: [truck, trailer],
     phase: 'pre-trip',
     circumstances: [],
-    catalogue: withHouse(catalogue, content),
+    catalogue: withDepotContent(catalogue, content),
   });
   const log = walkSound(rig);
   const begun = log.events[0] as { payload: object };
@@ -111,7 +111,7 @@ it.each([
     /not of your depot/,
   ],
 ])('is not changed by %s', async (_, content, words) => {
-  const answer = await change(content as Partial<HouseContent>, 0);
+  const answer = await change(content as Partial<DepotContent>, 0);
   expect(answer.status).toBe(422);
   expect(answer.body.detail).toMatch(words);
   expect((await present()).versions).toEqual([]);
@@ -122,8 +122,8 @@ it('needs a reason in words', async () => {
 });
 
 describe('version by version', () => {
-  const first: HouseContent = { ...AS_SHIPPED, version: 1, off: [off] };
-  const second: HouseContent = {
+  const first: DepotContent = { ...AS_SHIPPED, version: 1, off: [off] };
+  const second: DepotContent = {
     ...first,
     version: 2,
     own: [{ module: truck.moduleId, check: flag, scope: {} }],

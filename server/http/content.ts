@@ -1,5 +1,5 @@
 import { catalogue } from '@nazar/core/content';
-import type { HouseContent } from '@nazar/core/house';
+import type { DepotContent } from '@nazar/core/depot-content';
 import { plainText } from '@nazar/core/fields';
 import { toCatalogueFile } from '@nazar/core/validation';
 import { Router } from 'express';
@@ -12,7 +12,7 @@ import {
   insertContent,
   listContentVersions,
   presentContent,
-} from '../store/house-contents';
+} from '../store/depot-contents';
 import { doHeavy } from '../heavy/pool';
 import { catalogueOf } from '../store/catalogue-versions';
 import { insertRuleChange } from '../store/rules';
@@ -81,11 +81,11 @@ export function contentRouter(db: Knex): Router {
     const person = supervisorOf(request);
     const { basedOn, words, content } = await changeSchema.validate(request.body, { strict: true });
     const faults = await doHeavy('content-faults', {
-      ...(content as HouseContent),
+      ...(content as DepotContent),
       version: basedOn,
     });
     if (faults.length > 0) throw new Problem(422, 'content-faults', faults.join('\n'));
-    const version = await keep(db, person, basedOn, words, content as HouseContent);
+    const version = await keep(db, person, basedOn, words, content as DepotContent);
     response.status(201).json({ version });
   });
 
@@ -107,7 +107,7 @@ async function keep(
   person: Person,
   basedOn: number,
   words: string,
-  changed: HouseContent,
+  changed: DepotContent,
 ): Promise<number> {
   const { organisationId, depotId, id: byId } = person;
   return inOrganisation(db, organisationId, async (trx) => {

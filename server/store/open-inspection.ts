@@ -1,11 +1,11 @@
 import type { Catalogue } from '@nazar/core/catalogue';
 import type { Policy, PolicyChoice } from '@nazar/core/grading';
-import { AS_SHIPPED, type HouseContent } from '@nazar/core/house';
+import { AS_SHIPPED, type DepotContent } from '@nazar/core/depot-content';
 import type { AnyEvent, BegunPayload } from '@nazar/core/inspection';
 import type { DefectOnUnit } from '@nazar/core/repair';
 import type { Knex } from 'knex';
 import { catalogueOf } from './catalogue-versions';
-import { contentOf } from './house-contents';
+import { contentOf } from './depot-contents';
 import type { DepotUnit } from './units';
 
 export interface OpenedInspection {
@@ -36,7 +36,7 @@ export interface Rules {
   /** Of the version that the walk was begun by; undefined when this server never had that. */
   readonly catalogue: Catalogue | undefined;
   /** What the depot changed of the catalogue, in the version that the walk was begun by; undefined when it never had that. */
-  readonly content: HouseContent | undefined;
+  readonly content: DepotContent | undefined;
 }
 
 type Begun = Pick<BegunPayload, 'unitIds' | 'catalogueVersion' | 'houseVersion'>;

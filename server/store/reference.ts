@@ -1,7 +1,7 @@
 import { catalogue } from '@nazar/core/content';
 import type { Knex } from 'knex';
 import { defectsOfUnits } from './defects';
-import { presentContent } from './house-contents';
+import { presentContent } from './depot-contents';
 import { listSealKeys } from './reports';
 import type { Person } from './sessions';
 import { listJobs } from './jobs';

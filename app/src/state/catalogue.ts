@@ -1,5 +1,5 @@
 import { CATALOGUE_VERSION, type Catalogue, type Module } from '@nazar/core/catalogue';
-import { AS_SHIPPED, withHouse, type HouseContent } from '@nazar/core/house';
+import { AS_SHIPPED, withDepotContent, type DepotContent } from '@nazar/core/depot-content';
 import type { Payloads } from '@nazar/core/inspection';
 import type { Unit } from '@nazar/core/rig';
 import { useQueries, useQuery } from '@tanstack/react-query';
@@ -107,7 +107,7 @@ export function useCatalogueOf(units: readonly Unit[]): Catalogue | undefined {
  * Every module as the depot asks it, or as it would with other content.
  * @returns undefined until all are here
  */
-export function useWholeCatalogue(content?: HouseContent): Catalogue | undefined {
+export function useWholeCatalogue(content?: DepotContent): Catalogue | undefined {
   const now = useContentNow();
   const { data: ids } = useQuery(
     {
@@ -121,8 +121,8 @@ export function useWholeCatalogue(content?: HouseContent): Catalogue | undefined
   return asAsked(ids && whole, content ?? now);
 }
 
-const useContentNow = (): HouseContent =>
+const useContentNow = (): DepotContent =>
   useReference((state) => state.reference?.content) ?? AS_SHIPPED;
 
-const asAsked = (catalogue: Catalogue | undefined, content: HouseContent) =>
-  catalogue && withHouse(catalogue, content);
+const asAsked = (catalogue: Catalogue | undefined, content: DepotContent) =>
+  catalogue && withDepotContent(catalogue, content);

@@ -1,4 +1,4 @@
-import { AS_SHIPPED, type HouseContent } from '@nazar/core/house';
+import { AS_SHIPPED, type DepotContent } from '@nazar/core/depot-content';
 import { callApi, callJson } from './api';
 import { readValue } from './database';
 import { useReference } from './reference';
@@ -8,15 +8,15 @@ import { FOR_EVER, useServerRead, type ServerRead } from './server-reads';
  * What the depot had changed of the catalogue when a walk was begun.
  * @returns undefined until it is here
  */
-export function useContentOf(version: number | undefined): HouseContent | undefined {
+export function useContentOf(version: number | undefined): DepotContent | undefined {
   const now = useReference((state) => state.reference?.content);
   const asShipped = version === undefined || version === 0;
   const { value: former } = useServerRead(
     ['content', version],
     // Kept with every answer of the server, so that a walk can be gone on with without a network.
     async () =>
-      (await readValue<HouseContent>(`content ${version}`)) ??
-      callJson<HouseContent>(`/content/${version}`),
+      (await readValue<DepotContent>(`content ${version}`)) ??
+      callJson<DepotContent>(`/content/${version}`),
     { ...FOR_EVER, enabled: !asShipped && version !== now?.version },
   );
   if (asShipped) return AS_SHIPPED;
@@ -31,7 +31,7 @@ export interface ContentVersion {
 }
 
 export interface ContentState {
-  readonly content: HouseContent;
+  readonly content: DepotContent;
   /** Newest first. */
   readonly versions: readonly ContentVersion[];
 }
@@ -40,8 +40,8 @@ export function useContent(): ServerRead<ContentState> {
   return useServerRead(['content'], () => callJson<ContentState>('/content'));
 }
 
-export function loadContentVersion(version: number): Promise<HouseContent> {
-  return callJson<HouseContent>(`/content/${version}`);
+export function loadContentVersion(version: number): Promise<DepotContent> {
+  return callJson<DepotContent>(`/content/${version}`);
 }
 
 /**
@@ -51,7 +51,7 @@ export function loadContentVersion(version: number): Promise<HouseContent> {
  */
 export async function changeContent(
   basedOn: number,
-  content: HouseContent,
+  content: DepotContent,
   words: string,
 ): Promise<void> {
   await callApi('/content', { method: 'PUT', json: { basedOn, content, words } });

@@ -1,6 +1,6 @@
 import type { Phase, Capability } from '@nazar/core/catalogue';
 import type { Policy, PolicyChoice } from '@nazar/core/grading';
-import type { HouseContent } from '@nazar/core/house';
+import type { DepotContent } from '@nazar/core/depot-content';
 import type { UnitHabit, UnitName } from '@nazar/core/quantity';
 import type { DefectRecord, WeakSpot } from '@nazar/core/repair';
 import type { Unit } from '@nazar/core/rig';
@@ -52,7 +52,7 @@ export interface Reference {
   readonly habit: UnitHabit;
   readonly depot: { readonly id: string; readonly name: string; readonly choice: PolicyChoice };
   /** What the depot changed of the catalogue; missing in what an older version kept. */
-  readonly content?: HouseContent;
+  readonly content?: DepotContent;
   /** Policies that the organisation brought itself. */
   readonly ownPolicies: readonly Policy[];
   readonly weakSpots: readonly WeakSpot[];

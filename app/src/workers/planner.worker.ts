@@ -1,5 +1,5 @@
 import type { Capability, Catalogue, Circumstance, Phase } from '@nazar/core/catalogue';
-import { withHouse, type HouseContent } from '@nazar/core/house';
+import { withDepotContent, type DepotContent } from '@nazar/core/depot-content';
 import {
   planWalk,
   type Because,
@@ -23,7 +23,7 @@ export interface PlanQuestion {
   /** The modules that the units are made of. */
   readonly catalogue: Catalogue;
   /** What the depot changed of them. */
-  readonly content: HouseContent;
+  readonly content: DepotContent;
   readonly school: School;
   /** Somebody has started the engine already. */
   readonly running: boolean;
@@ -75,7 +75,7 @@ export function plan(question: PlanQuestion): Planned {
       phase,
       circumstances,
       needed: question.needed,
-      catalogue: withHouse(catalogue, content),
+      catalogue: withDepotContent(catalogue, content),
     });
     const made = planWalk({ rig, phase, circumstances, school, running, fixed, last, done, now });
     return {

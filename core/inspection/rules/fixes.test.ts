@@ -36,7 +36,7 @@ describe('2. a fix', () => {
     expect(withFix).toContain('tag-trailer.coupling.chain chain-off');
   });
 
-  it('counts for nothing in company where it does not fit', () => {
+  it('counts for nothing beside others where it does not fit', () => {
     const rig = rigKnown('truck');
     const stops = rig.instances.filter(({ check }) => check.id === 'truck.lamp.stop');
     const both = (fixed: string | undefined) =>

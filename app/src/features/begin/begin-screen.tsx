@@ -4,7 +4,7 @@ import {
   type Circumstance,
   type Phase,
 } from '@nazar/core/catalogue';
-import { AS_SHIPPED, withHouse } from '@nazar/core/house';
+import { AS_SHIPPED, withDepotContent } from '@nazar/core/depot-content';
 import { chosenPolicyId } from '@nazar/core/grading';
 import { orderWalk } from '@nazar/core/planning';
 import { formatSi, unitFor } from '@nazar/core/quantity';
@@ -88,7 +88,7 @@ export function BeginScreen(props: BeginScreenProps) {
   const modules = useModulesOf(units);
   const plan = useMemo(() => {
     if (!rig || !reference || !modules) return undefined;
-    const catalogue = withHouse(modules, reference.content ?? AS_SHIPPED);
+    const catalogue = withDepotContent(modules, reference.content ?? AS_SHIPPED);
     const composed = composeRig({
       units,
       phase,

@@ -1,4 +1,4 @@
-import { AS_SHIPPED, type HouseContent } from '@nazar/core/house';
+import { AS_SHIPPED, type DepotContent } from '@nazar/core/depot-content';
 import { trailer, truck } from '@nazar/core/testing';
 import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import '@/i18n';
@@ -17,7 +17,7 @@ const person = {
 };
 
 /** A server with one version of the content, which keeps what is sent or refuses it with a sentence. */
-function serve(content: HouseContent = AS_SHIPPED, refuse?: { status: number; detail: string }) {
+function serve(content: DepotContent = AS_SHIPPED, refuse?: { status: number; detail: string }) {
   const units = [truck, trailer];
   const reference = {
     units,
@@ -53,7 +53,7 @@ const sent = (calls: Calls) =>
   calls.find(({ method }) => method === 'PUT' || method === 'POST')?.body as {
     basedOn: number;
     words: string;
-    content: HouseContent;
+    content: DepotContent;
     file: unknown;
   };
 const press = (words: string | RegExp) => fireEvent.click(screen.getByText(words));

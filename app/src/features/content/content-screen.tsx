@@ -1,4 +1,4 @@
-import { AS_SHIPPED, type HouseContent } from '@nazar/core/house';
+import { AS_SHIPPED, type DepotContent } from '@nazar/core/depot-content';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Body, Button, Card, Columns, Heading, Screen, Soft } from '@/design';
@@ -54,7 +54,7 @@ export function ContentScreen({ onBack }: ContentScreenProps) {
     }
   };
   const basedOn = value?.content.version ?? 0;
-  const keep = (content: HouseContent, words: string) =>
+  const keep = (content: DepotContent, words: string) =>
     act(() => changeContent(basedOn, content, words));
   const goBackTo = (version: number) =>
     act(async () =>

@@ -1,5 +1,5 @@
 import type { Check, Module } from '@nazar/core/catalogue';
-import type { Scope, StricterLimit } from '@nazar/core/house';
+import type { Scope, StricterLimit } from '@nazar/core/depot-content';
 import { unitOf } from '@nazar/core/measure';
 import { parseTyped } from '@nazar/core/quantity';
 import { useState } from 'react';

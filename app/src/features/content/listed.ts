@@ -1,5 +1,5 @@
 import type { Catalogue, Check, Module } from '@nazar/core/catalogue';
-import { withHouse, type HouseContent } from '@nazar/core/house';
+import { withDepotContent, type DepotContent } from '@nazar/core/depot-content';
 import type { Unit } from '@nazar/core/rig';
 
 /**
@@ -8,11 +8,11 @@ import type { Unit } from '@nazar/core/rig';
  */
 export function modulesOf(
   units: readonly Unit[],
-  content: HouseContent,
+  content: DepotContent,
   shipped: Catalogue,
 ): Module[] {
   const used = new Set(units.flatMap(({ moduleId, fitted }) => [moduleId, ...(fitted ?? [])]));
-  return withHouse(shipped, content).modules.filter(({ id }) => used.has(id));
+  return withDepotContent(shipped, content).modules.filter(({ id }) => used.has(id));
 }
 
 /** Units that are made of a module. */
@@ -23,7 +23,7 @@ export function unitsWith(units: readonly Unit[], moduleId: string): Unit[] {
 }
 
 /** Title of a check, as the catalogue ships it or as the house wrote it. */
-export function titleOfCheck(id: string, content: HouseContent, shipped: Catalogue): string {
+export function titleOfCheck(id: string, content: DepotContent, shipped: Catalogue): string {
   const own = content.own.find(({ check }) => check.id === id);
   if (own) return own.check.title;
   for (const { checks } of [...content.modules, ...shipped.modules]) {
@@ -43,7 +43,7 @@ export function findChecks(checks: readonly Check[], typed: string): Check[] {
 }
 
 /** An id of its own for a check that is written here. */
-export function newCheckId(title: string, content: HouseContent): string {
+export function newCheckId(title: string, content: DepotContent): string {
   const stem = `house.${
     title
       .toLowerCase()

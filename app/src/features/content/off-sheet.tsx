@@ -1,5 +1,5 @@
 import type { Catalogue, Check, Module } from '@nazar/core/catalogue';
-import { protectionOf, type HouseContent, type Scope } from '@nazar/core/house';
+import { protectionOf, type DepotContent, type Scope } from '@nazar/core/depot-content';
 import type { Unit } from '@nazar/core/rig';
 import { useState, type ReactNode } from 'react';
 import { Body, Button, Field, Heading, Sheet } from '@/design';
@@ -10,11 +10,11 @@ import { ScopeChoice } from './scope-choice';
 
 export interface RuleSheetProps {
   readonly units: readonly Unit[];
-  readonly content: HouseContent;
+  readonly content: DepotContent;
   /** The catalogue without what the depot changed. */
   readonly shipped: Catalogue;
   /** Keeps the next version; false when it was refused, and the sheet stays. */
-  readonly onKeep: (content: HouseContent, words: string) => Promise<boolean>;
+  readonly onKeep: (content: DepotContent, words: string) => Promise<boolean>;
   readonly onClose: () => void;
   /** Why the last try was refused. */
   readonly refused?: ReactNode;

@@ -1,5 +1,5 @@
 import { PHASES, type Check, type Harm, type Phase } from '@nazar/core/catalogue';
-import type { Scope } from '@nazar/core/house';
+import type { Scope } from '@nazar/core/depot-content';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Body, Button, Field, Sheet, Toggles } from '@/design';

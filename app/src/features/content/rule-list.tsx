@@ -1,5 +1,5 @@
 import type { Catalogue } from '@nazar/core/catalogue';
-import type { HouseContent, Scope } from '@nazar/core/house';
+import type { DepotContent, Scope } from '@nazar/core/depot-content';
 import { formatSi, toSi } from '@nazar/core/quantity';
 import type { Unit } from '@nazar/core/rig';
 import { View } from 'react-native';
@@ -8,18 +8,18 @@ import { useWords } from '@/i18n';
 import { titleOfCheck } from './listed';
 
 interface RuleListProps {
-  readonly content: HouseContent;
+  readonly content: DepotContent;
   readonly shipped: Catalogue;
   readonly units: readonly Unit[];
   readonly mayChange: boolean;
-  readonly onChange: (content: HouseContent, words: string) => void;
+  readonly onChange: (content: DepotContent, words: string) => void;
 }
 
 interface Line {
   readonly key: string;
   readonly title: string;
   readonly note: string;
-  readonly without: HouseContent;
+  readonly without: DepotContent;
 }
 
 /** Everything that the house changed, each with its reason, and a way to take it back. */

@@ -1,4 +1,4 @@
-import type { Scope } from '@nazar/core/house';
+import type { Scope } from '@nazar/core/depot-content';
 import type { Unit } from '@nazar/core/rig';
 import { Toggles } from '@/design';
 import { useWords } from '@/i18n';

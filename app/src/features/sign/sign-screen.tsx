@@ -3,7 +3,7 @@ import { findObjections, type Finding } from '@nazar/core/grading';
 import {
   circumstancesOf,
   findHasty,
-  findStays,
+  findDwells,
   neededOf,
   type Stroke,
 } from '@nazar/core/inspection';
@@ -50,7 +50,7 @@ export function SignScreen({ inspectionId, onSealed, onBack }: SignScreenProps) 
   const { assessment, inspection, rig } = walk;
   const { verdict, missing, findings } = assessment;
   const { begun } = inspection;
-  const stays = findStays(inspection, rig);
+  const stays = findDwells(inspection, rig);
   const hasty = findHasty(stays);
   const layout = layoutOf(rig);
   const state = begun && vehicleState(inspection, settingOf(begun, rig));

@@ -1,15 +1,15 @@
-import type { Turn } from '@nazar/core/walking';
+import type { ReplanReason } from '@nazar/core/walking';
 import { fireEvent, render, screen } from '@testing-library/react';
 import '@/i18n';
 import { TurnBanner } from './turn-banner';
 
-const show = (turns: readonly Turn[], moved = 0, added = 0) => {
+const show = (turns: readonly ReplanReason[], moved = 0, added = 0) => {
   const onGo = jest.fn();
   render(<TurnBanner told={{ turns, moved, added }} stop="Rear end" onGo={onGo} />);
   return onGo;
 };
 
-it.each<readonly [Turn, RegExp]>([
+it.each<readonly [ReplanReason, RegExp]>([
   [{ id: '1', code: 'helper-came', name: 'Petra Lunde' }, /Petra Lunde helps now/],
   [{ id: '1', code: 'helper-left' }, /alone again/],
   [{ id: '1', code: 'dropped', number: '931' }, /931/],

@@ -1,11 +1,11 @@
-import type { Turn } from '@nazar/core/walking';
+import type { ReplanReason } from '@nazar/core/walking';
 import { View } from 'react-native';
 import { Body, Button, Heading } from '@/design';
 import { useWords } from '@/i18n';
-import type { ToldTurn } from '@/state/walk';
+import type { ToldReplan } from '@/state/walk';
 
 interface TurnBannerProps {
-  readonly told: ToldTurn;
+  readonly told: ToldReplan;
   /** Where the plan goes on. */
   readonly stop: string;
   readonly onGo: () => void;
@@ -14,7 +14,7 @@ interface TurnBannerProps {
 /** The plan was made again: what happened, what it changed, and where it goes on. */
 export function TurnBanner({ told, stop, onGo }: TurnBannerProps) {
   const t = useWords();
-  const sentence = (turn: Turn) => {
+  const sentence = (turn: ReplanReason) => {
     switch (turn.code) {
       case 'turned':
         return t(told.added > 0 ? 'turn.turned' : 'turn.turnedOnly', {

@@ -1,7 +1,7 @@
 import { fold } from '@nazar/core/inspection';
 import { orderWalk } from '@nazar/core/planning';
 import { begunOf, makeLog, makeRig, walkId } from '@nazar/core/testing';
-import type { Turn } from '@nazar/core/walking';
+import type { ReplanReason } from '@nazar/core/walking';
 import { act, render } from '@testing-library/react';
 import { useEffect, useState } from 'react';
 import { flushSync } from 'react-dom';
@@ -9,14 +9,14 @@ import type { KeptPlan, Walk } from '@/state/walk';
 import type { Live } from './use-live';
 import { useReplanning } from './use-replanning';
 
-let mockTurns: Turn[] = [];
+let mockTurns: ReplanReason[] = [];
 const mockKept: KeptPlan[] = [];
 const mockFinish: (() => void)[] = [];
 let mockShow: (plan: KeptPlan) => void = () => undefined;
 
 jest.mock('@nazar/core/walking', () => ({
   ...jest.requireActual('@nazar/core/walking'),
-  findTurns: ({ taken }: { taken: ReadonlySet<string> }) =>
+  findReplanReasons: ({ taken }: { taken: ReadonlySet<string> }) =>
     mockTurns.filter(({ id }) => !taken.has(id)),
   standingNow: () => ({}),
 }));
@@ -41,8 +41,8 @@ const rig = makeRig();
 const log = makeLog();
 log.add('begun', begunOf(rig));
 const inspection = fold(walkId, log.events);
-const rain: Turn = { id: 'rain', code: 'turned', circumstances: ['wet'] };
-const helper: Turn = { id: 'helper', code: 'helper-came', name: 'Petra Lunde' };
+const rain: ReplanReason = { id: 'rain', code: 'turned', circumstances: ['wet'] };
+const helper: ReplanReason = { id: 'helper', code: 'helper-came', name: 'Petra Lunde' };
 
 function Board() {
   const [plan, setPlan] = useState<KeptPlan | null>(null);

@@ -1,6 +1,6 @@
 import { droppedUnits, isAsked, rigWithout } from '@nazar/core/inspection';
 import { countMoved, type KeptStop, type Stop } from '@nazar/core/planning';
-import { findTurns, isRunning, standingNow, type Turn } from '@nazar/core/walking';
+import { findReplanReasons, isRunning, standingNow, type ReplanReason } from '@nazar/core/walking';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { keepPlan, readSchool, type KeptPlan, type Walk, useWalkSession } from '@/state/walk';
 import { planInWorker } from '@/workers/plan-walk';
@@ -27,7 +27,7 @@ export function useReplanning(walk: Walk, live: Live, zone: string): Replanning 
   const ahead = stops.filter(({ instances }) =>
     instances.some(({ key }) => !inspection.answers.has(key)),
   );
-  const turns = findTurns({
+  const turns = findReplanReasons({
     inspection,
     rig,
     state: live.state,
@@ -99,7 +99,7 @@ function fresh(zone: string, stops: readonly KeptStop[]): string {
 async function replan(
   walk: Walk,
   live: Live,
-  turns: readonly Turn[],
+  turns: readonly ReplanReason[],
   ahead: readonly Stop[],
   zone: string,
   now: number,

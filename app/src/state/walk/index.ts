@@ -6,7 +6,7 @@ export {
   readLastOrder,
   readSchool,
   type KeptPlan,
-  type ToldTurn,
+  type ToldReplan,
 } from './plans';
 export { codeOfWalk, findWalkToHelp, useHearing, useRemoteLog, type Hearing } from './remote-log';
 export { useWalkSession, type WalkSession } from './session';

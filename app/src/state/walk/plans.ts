@@ -1,5 +1,5 @@
 import { USUAL_SCHOOL, type KeptStop, type School } from '@nazar/core/planning';
-import type { Turn } from '@nazar/core/walking';
+import type { ReplanReason } from '@nazar/core/walking';
 import { useEffect } from 'react';
 import { create } from 'zustand';
 import { keepValue, readValue } from '../database';
@@ -7,8 +7,8 @@ import { keepValue, readValue } from '../database';
 const planOf = (inspectionId: string) => `plan ${inspectionId}`;
 
 /** What the driver is told of a plan that was made again. */
-export interface ToldTurn {
-  readonly turns: readonly Turn[];
+export interface ToldReplan {
+  readonly turns: readonly ReplanReason[];
   /** Stops that stand in another order than before. */
   readonly moved: number;
   /** Checks that were not asked before. */
@@ -23,7 +23,7 @@ export interface KeptPlan {
   /** Ids of what the plan has taken in since it was first made. */
   readonly taken?: readonly string[];
   /** Not put away by the driver yet. */
-  readonly told?: ToldTurn;
+  readonly told?: ToldReplan;
 }
 
 interface PlansState {

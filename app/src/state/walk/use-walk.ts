@@ -1,5 +1,5 @@
 import type { Catalogue } from '@nazar/core/catalogue';
-import type { HouseContent } from '@nazar/core/house';
+import type { DepotContent } from '@nazar/core/depot-content';
 import {
   assess,
   droppedUnits,
@@ -23,7 +23,7 @@ export interface Walk extends Standing {
   /** The modules that it is made of, of the version that it was begun by. */
   readonly catalogue: Catalogue;
   /** What the depot had changed of them. */
-  readonly content: HouseContent;
+  readonly content: DepotContent;
   readonly stops: readonly Stop[];
   /** The plan that it was begun by does not know the rig as it is now; what it lacks comes last. */
   readonly stale: boolean;

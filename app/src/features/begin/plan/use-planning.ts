@@ -1,5 +1,5 @@
 import type { Capability, Catalogue, Circumstance, Phase } from '@nazar/core/catalogue';
-import { AS_SHIPPED } from '@nazar/core/house';
+import { AS_SHIPPED } from '@nazar/core/depot-content';
 import type { School } from '@nazar/core/planning';
 import type { Unit } from '@nazar/core/rig';
 import { useEffect, useMemo, useState } from 'react';

@@ -1,12 +1,12 @@
 import { type Check, type Module } from '../catalogue';
 import { catalogue } from '../content';
-import { AS_SHIPPED, type HouseContent, type OwnCheck } from '../house';
-import { findHouseFaults, readCatalogueFile, toCatalogueFile } from '.';
+import { AS_SHIPPED, type DepotContent, type OwnCheck } from '../depot-content';
+import { findDepotContentFaults, readCatalogueFile, toCatalogueFile } from '.';
 
 const TREAD = 'truck.tyre.tread-steer';
 const [truck] = catalogue.modules;
-const faultsOf = (change: Partial<Record<keyof HouseContent, unknown>>) =>
-  findHouseFaults({ ...AS_SHIPPED, ...change }, catalogue);
+const faultsOf = (change: Partial<Record<keyof DepotContent, unknown>>) =>
+  findDepotContentFaults({ ...AS_SHIPPED, ...change }, catalogue);
 const off = (check: string, reason = 'we have none') => ({ check, reason, scope: {} });
 const stricter = (change: object) => ({
   check: TREAD,
@@ -170,7 +170,7 @@ describe('the changes of a house', () => {
   it.each([null, 7, 'text', [], {}])(
     'are refused where they are no changes at all: %j',
     (value) => {
-      expect(findHouseFaults(value, catalogue).length).toBeGreaterThan(0);
+      expect(findDepotContentFaults(value, catalogue).length).toBeGreaterThan(0);
     },
   );
 });
@@ -179,7 +179,7 @@ describe('a catalogue file', () => {
   const file = () =>
     JSON.parse(JSON.stringify(toCatalogueFile(catalogue, AS_SHIPPED))) as {
       catalogue: string;
-      house: Partial<HouseContent>;
+      house: Partial<DepotContent>;
       modules: Module[];
     };
   const change = (to: (module: Module) => Partial<Module>) => {
@@ -201,11 +201,11 @@ describe('a catalogue file', () => {
   });
 
   it('brings the rules along, there and back', () => {
-    const content: HouseContent = {
+    const content: DepotContent = {
       version: 4,
       off: [off('truck.cab.radio')],
       own: [own({})],
-      stricter: [stricter({}) as HouseContent['stricter'][number]],
+      stricter: [stricter({}) as DepotContent['stricter'][number]],
       modules: [],
     };
     const text = JSON.stringify(toCatalogueFile(catalogue, content));

@@ -1,5 +1,5 @@
 import type { Check, Combination } from '../catalogue';
-import type { CompanyOf, KnownDefect, Together } from '../grading';
+import type { CountsAt, KnownDefect, Together } from '../grading';
 import type { CheckInstance, Rig } from '../rig';
 import { faultsOf, isMended, type Answer } from './answers';
 import type { Inspection } from './inspection';
@@ -12,7 +12,7 @@ interface Standing {
 }
 
 /** How often a symptom stands on one unit, and which faults are worse together. */
-export interface Company {
+export interface FaultCounts {
   /** How many of each symptom stand at this check on the unit. */
   readonly counts: (unitId: string, checkId: string) => ReadonlyMap<string, number>;
   /** How many places the check has on the unit. */
@@ -52,12 +52,12 @@ const NONE: ReadonlyMap<string, number> = new Map();
  * could be: two lamps unseen weigh as two lamps out.
  * @param measuredOut the symptom that a reading stands for, by check instance key, where it is out of a limit
  */
-export function countCompany(
+export function countFaults(
   inspection: Inspection,
   rig: Rig,
   known: readonly KnownDefect[],
   measuredOut: ReadonlyMap<string, string> = new Map(),
-): Company {
+): FaultCounts {
   const counts = new Map<string, Map<string, number>>();
   const { checkOfKey, numbers } = placesOf(rig);
   const standing: Standing[] = [];
@@ -134,11 +134,11 @@ function isPart(part: Combination['parts'][number], { checkId, symptomId }: Stan
 }
 
 /** With what else each symptom of a check stands on its unit. */
-export function companyAt({ unit, check }: CheckInstance, company: Company): CompanyOf {
-  const counts = company.counts(unit.id, check.id);
+export function countsAt({ unit, check }: CheckInstance, counted: FaultCounts): CountsAt {
+  const counts = counted.counts(unit.id, check.id);
   return {
     alike: ({ id }) => counts.get(id) ?? 1,
-    places: company.places(unit.id, check.id),
-    together: ({ id }) => company.together(unit.id, check.id, id),
+    places: counted.places(unit.id, check.id),
+    together: ({ id }) => counted.together(unit.id, check.id, id),
   };
 }

@@ -5,25 +5,25 @@ import { judgeReading } from '../measure';
 import { toSi } from '../quantity';
 import { composeRig } from '../rig';
 import { trailer, truck } from '../testing';
-import { findHouseFaults } from '../validation';
-import { AS_SHIPPED, protectionOf, withHouse, type HouseContent } from '.';
+import { findDepotContentFaults } from '../validation';
+import { AS_SHIPPED, protectionOf, withDepotContent, type DepotContent } from '.';
 
 const HORN = 'truck.cab.radio';
 const TREAD = 'truck.tyre.tread-steer';
 
-const content = (change: Partial<HouseContent>): HouseContent => ({
+const content = (change: Partial<DepotContent>): DepotContent => ({
   ...AS_SHIPPED,
   version: 1,
   ...change,
 });
-const rigOf = (house: HouseContent, units = [truck, trailer]) =>
+const rigOf = (house: DepotContent, units = [truck, trailer]) =>
   composeRig({
     units,
     phase: 'pre-trip',
     circumstances: [],
-    catalogue: withHouse(catalogue, house),
+    catalogue: withDepotContent(catalogue, house),
   });
-const keysOf = (house: HouseContent, units = [truck, trailer]) =>
+const keysOf = (house: DepotContent, units = [truck, trailer]) =>
   rigOf(house, units).instances.map(({ key }) => key);
 
 const own: Check = {
@@ -50,12 +50,12 @@ const own: Check = {
 };
 
 it('is the catalogue itself as it ships', () => {
-  expect(withHouse(catalogue, AS_SHIPPED)).toBe(catalogue);
+  expect(withDepotContent(catalogue, AS_SHIPPED)).toBe(catalogue);
 });
 
 it('makes the same content once', () => {
   const house = content({ off: [{ check: HORN, reason: 'has none', scope: {} }] });
-  expect(withHouse(catalogue, house)).toBe(withHouse(catalogue, house));
+  expect(withDepotContent(catalogue, house)).toBe(withDepotContent(catalogue, house));
 });
 
 it('does not ask what is switched off, and remembers why', () => {
@@ -111,7 +111,7 @@ it('takes cycles, lists and combinations along with a check', () => {
       { check: 'plow.cycle', reason: 'for this test', scope: {} },
     ],
   });
-  const adapted = withHouse(catalogue, house).modules.find(({ id }) => id === 'front-plow');
+  const adapted = withDepotContent(catalogue, house).modules.find(({ id }) => id === 'front-plow');
   expect(plow?.contents.length).toBeGreaterThan(0);
   expect(adapted?.contents).toEqual([]);
   expect(adapted?.procedures.length).toBeLessThan(plow?.procedures.length ?? 0);
@@ -123,12 +123,12 @@ describe('a stricter limit', () => {
       { check: TREAD, side: 'below', value: 6, unit: '32nds', reason: 'winter', scope: {} },
     ],
   });
-  const readingOf = (from: HouseContent) => {
+  const readingOf = (from: DepotContent) => {
     const reading = rigOf(from).instances.find(({ check }) => check.id === TREAD)?.check.reading;
     if (!reading) throw new RangeError(TREAD);
     return reading;
   };
-  const judge = (from: HouseContent, value: number) =>
+  const judge = (from: DepotContent, value: number) =>
     judgeReading({
       reading: readingOf(from),
       values: [value, value],
@@ -196,7 +196,7 @@ describe('what may be switched off', () => {
         const house = content({
           off: ids.map((check) => ({ check, reason: 'not here', scope: {} })),
         });
-        expect(findHouseFaults(house, catalogue)).toEqual([]);
+        expect(findDepotContentFaults(house, catalogue)).toEqual([]);
         expect(keysOf(house)).toEqual(expect.arrayContaining(guarded));
       }),
       { numRuns: 40 },

@@ -3,7 +3,7 @@ import type { CheckInstance, Rig } from '../rig';
 import type { Inspection } from './inspection';
 
 /** One stay at a stop, from the last answer before it to its own last answer. Seconds. */
-export interface Stay {
+export interface Dwell {
   readonly zoneKey: string;
   readonly title: string;
   readonly unitId: string;
@@ -18,23 +18,23 @@ export interface Stay {
  * It is worked out from the answers that stand; the time for an answer that was changed later counts where it was changed,
  * and a clock that was set on the way makes no stay longer or shorter.
  */
-export function findStays(inspection: Inspection, rig: Rig): Stay[] {
+export function findDwells(inspection: Inspection, rig: Rig): Dwell[] {
   const { begun, course, answers } = inspection;
   if (!begun) return [];
   const actors = new Set([begun.actorId, ...[...answers.values()].map(({ actorId }) => actorId)]);
   return [...actors].flatMap((actorId) => {
     const joined = course.helpers.find((helper) => helper.phone && helper.actorId === actorId);
     const from = actorId === begun.actorId ? begun.at : (joined?.at ?? begun.at);
-    return staysOf(actorId, from, inspection, rig);
+    return dwellsOf(actorId, from, inspection, rig);
   });
 }
 
-function staysOf(
+function dwellsOf(
   actorId: string,
   beginning: number,
   { answers, course }: Inspection,
   rig: Rig,
-): Stay[] {
+): Dwell[] {
   const zones = new Map(rig.zones.map((zone) => [zone.key, zone]));
   const instances = new Map(rig.instances.map((instance) => [instance.key, instance]));
   // Answers of one moment stay in the order in which they were given.
@@ -44,7 +44,7 @@ function staysOf(
       return instance && answer.actorId === actorId ? [{ instance, at: answer.at }] : [];
     })
     .sort((one, other) => one.at - other.at);
-  const stays: Stay[] = [];
+  const stays: Dwell[] = [];
   let from = beginning;
   let index = 0;
   while (index < answered.length) {
@@ -77,6 +77,6 @@ function staysOf(
 }
 
 /** Stays that were faster than they can be walked. It accuses nobody: it is told to the driver at once. */
-export function findHasty(stays: readonly Stay[]): Stay[] {
+export function findHasty(stays: readonly Dwell[]): Dwell[] {
   return stays.filter(({ seconds, floor }) => seconds < floor);
 }

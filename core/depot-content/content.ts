@@ -32,7 +32,7 @@ export interface StricterLimit {
 }
 
 /** What a depot changed of the catalogue. A version is never changed: walks name the one they were made by. */
-export interface HouseContent {
+export interface DepotContent {
   /** 0 is the catalogue as it ships. */
   readonly version: number;
   readonly off: readonly SwitchedOff[];
@@ -42,7 +42,7 @@ export interface HouseContent {
   readonly modules: readonly Module[];
 }
 
-export const AS_SHIPPED: HouseContent = {
+export const AS_SHIPPED: DepotContent = {
   version: 0,
   off: [],
   own: [],

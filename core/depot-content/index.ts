@@ -1,11 +1,11 @@
 export {
   AS_SHIPPED,
   OWN_CHECK,
-  type HouseContent,
+  type DepotContent,
   type OwnCheck,
   type Scope,
   type StricterLimit,
   type SwitchedOff,
 } from './content';
 export { protectionOf, type Protection } from './protected';
-export { adaptToUnit, isAdapted, withHouse } from './with-house';
+export { adaptToUnit, isAdapted, withDepotContent } from './with-depot-content';

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { floorOf, orderWalk } from '../planning';
 import { begunOf, makeLog, makeRig, startsAt, truck } from '../testing';
 import type { AnyEvent } from './events';
-import { findHasty, findStays, fold } from '.';
+import { findHasty, findDwells, fold } from '.';
 
 const rig = makeRig([truck]);
 const stops = orderWalk(rig);
@@ -24,7 +24,7 @@ function walk(shareOf: (stop: number) => number) {
 }
 
 it('stays as often as there are stops, with all the time that was spent', () => {
-  const stays = findStays(
+  const stays = findDwells(
     walk(() => 1),
     rig,
   );
@@ -36,7 +36,7 @@ it('stays as often as there are stops, with all the time that was spent', () => 
 
 it('finds the one stop that was faster than it can be walked, and no other', () => {
   const hasty = findHasty(
-    findStays(
+    findDwells(
       walk((stop) => (stop === 3 ? 0.4 : 0.8)),
       rig,
     ),
@@ -49,7 +49,7 @@ it('lets a brisk walk pass, and no share below it', () => {
   fc.assert(
     fc.property(fc.double({ min: 0, max: 2, noNaN: true }), (share) => {
       const hasty = findHasty(
-        findStays(
+        findDwells(
           walk(() => share),
           rig,
         ),
@@ -62,7 +62,7 @@ it('lets a brisk walk pass, and no share below it', () => {
 });
 
 it('has nothing to say before the walk', () => {
-  expect(findStays(fold('walk', []), rig)).toEqual([]);
+  expect(findDwells(fold('walk', []), rig)).toEqual([]);
 });
 
 it('takes a clock that was set back as no time at all', () => {
@@ -70,6 +70,6 @@ it('takes a clock that was set back as no time at all', () => {
   const answers = new Map(inspection.answers);
   const [key, answer] = [...answers][0];
   answers.set(key, { ...answer, at: startsAt - 60_000 });
-  for (const { seconds } of findStays({ ...inspection, answers }, rig))
+  for (const { seconds } of findDwells({ ...inspection, answers }, rig))
     expect(seconds).toBeGreaterThanOrEqual(0);
 });

@@ -1,12 +1,12 @@
-import { AS_SHIPPED, type HouseContent } from '@nazar/core/house';
+import { AS_SHIPPED, type DepotContent } from '@nazar/core/depot-content';
 import type { Knex } from 'knex';
 import { LRUCache } from 'lru-cache';
 
 /** Versions are never changed, so one that was read once need not be read again. */
-const read = new LRUCache<string, HouseContent>({ max: 200 });
+const read = new LRUCache<string, DepotContent>({ max: 200 });
 
 /** The changes of a depot that hold now; those of version 0 where there are none. */
-export async function presentContent(trx: Knex, depotId: string): Promise<HouseContent> {
+export async function presentContent(trx: Knex, depotId: string): Promise<DepotContent> {
   const row = await trx('house_contents')
     .where({ depot_id: depotId })
     .orderBy('version', 'desc')
@@ -19,7 +19,7 @@ export async function contentOf(
   trx: Knex,
   depotId: string,
   version: number,
-): Promise<HouseContent | undefined> {
+): Promise<DepotContent | undefined> {
   if (version === 0) return AS_SHIPPED;
   // Row-level security lets through the own organisation alone; the cache must do no less.
   const [own] = (await trx.raw(`select current_setting('app.organisation', true) as id`)).rows;
@@ -28,7 +28,7 @@ export async function contentOf(
   if (known) return known;
   const row = await trx('house_contents').where({ depot_id: depotId, version }).first('body');
   if (!row) return undefined;
-  const content = { ...(row.body as HouseContent), version };
+  const content = { ...(row.body as DepotContent), version };
   read.set(name, content);
   return content;
 }
@@ -65,7 +65,7 @@ export interface NewContent {
   readonly depotId: string;
   readonly byId: string;
   readonly words: string;
-  readonly content: HouseContent;
+  readonly content: DepotContent;
 }
 
 /** False when somebody made this version meanwhile. */

@@ -1,18 +1,18 @@
 import type { Band, Catalogue, Check, Module } from '../catalogue';
-import type { HouseContent, Scope, StricterLimit } from './content';
+import type { DepotContent, Scope, StricterLimit } from './content';
 
 /** A catalogue with what is ruled for single units, which counts once a unit is joined. */
-interface HouseCatalogue extends Catalogue {
-  readonly forUnits?: HouseContent;
+interface DepotCatalogue extends Catalogue {
+  readonly forUnits?: DepotContent;
 }
 
-const made = new WeakMap<Catalogue, WeakMap<HouseContent, Catalogue>>();
+const made = new WeakMap<Catalogue, WeakMap<DepotContent, Catalogue>>();
 
 /**
  * The catalogue as a depot asks it: modules of its own file, checks switched off and added, limits tightened. The
  * same content gives the same object, so that what is derived from it is derived once.
  */
-export function withHouse(catalogue: Catalogue, content: HouseContent): Catalogue {
+export function withDepotContent(catalogue: Catalogue, content: DepotContent): Catalogue {
   if (content.version === 0) return catalogue;
   let kept = made.get(catalogue);
   if (!kept) made.set(catalogue, (kept = new WeakMap()));
@@ -20,7 +20,7 @@ export function withHouse(catalogue: Catalogue, content: HouseContent): Catalogu
   if (known) return known;
   const everywhere = only(content, ({ unitId }) => unitId === undefined);
   const forUnits = only(content, ({ unitId }) => unitId !== undefined);
-  const adapted: HouseCatalogue = {
+  const adapted: DepotCatalogue = {
     version: catalogue.version,
     modules: catalogue.modules.map((module) =>
       adapt(content.modules.find(({ id }) => id === module.id) ?? module, everywhere),
@@ -33,7 +33,7 @@ export function withHouse(catalogue: Catalogue, content: HouseContent): Catalogu
 
 /** A unit's module with what the house has ruled for this very unit. */
 export function adaptToUnit(module: Module, unitId: string, catalogue: Catalogue): Module {
-  const { forUnits } = catalogue as HouseCatalogue;
+  const { forUnits } = catalogue as DepotCatalogue;
   if (!forUnits) return module;
   const here = only(forUnits, (scope) => scope.unitId === unitId);
   return hasRules(here) ? adapt(module, here) : module;
@@ -41,11 +41,11 @@ export function adaptToUnit(module: Module, unitId: string, catalogue: Catalogue
 
 /** Whether anything is ruled for this very unit. */
 export function isAdapted(unitId: string, catalogue: Catalogue): boolean {
-  const { forUnits } = catalogue as HouseCatalogue;
+  const { forUnits } = catalogue as DepotCatalogue;
   return forUnits !== undefined && hasRules(only(forUnits, (scope) => scope.unitId === unitId));
 }
 
-function only<T extends HouseContent>(content: T, fits: (scope: Scope) => boolean): T {
+function only<T extends DepotContent>(content: T, fits: (scope: Scope) => boolean): T {
   return {
     ...content,
     off: content.off.filter(({ scope }) => fits(scope)),
@@ -54,11 +54,11 @@ function only<T extends HouseContent>(content: T, fits: (scope: Scope) => boolea
   };
 }
 
-function hasRules({ off, own, stricter }: HouseContent): boolean {
+function hasRules({ off, own, stricter }: DepotContent): boolean {
   return off.length + own.length + stricter.length > 0;
 }
 
-function adapt(module: Module, content: HouseContent): Module {
+function adapt(module: Module, content: DepotContent): Module {
   const off = new Map(content.off.map((each) => [each.check, each.reason]));
   const own = content.own.filter((each) => fitsInto(module, each.module));
   const stricter = content.stricter.filter((each) =>

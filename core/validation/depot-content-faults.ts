@@ -1,6 +1,6 @@
 import { array, number, object, string, ValidationError } from 'yup';
 import type { Catalogue, Check, Module } from '../catalogue';
-import { OWN_CHECK, protectionOf, type HouseContent, type StricterLimit } from '../house';
+import { OWN_CHECK, protectionOf, type DepotContent, type StricterLimit } from '../depot-content';
 import { toSi, UNITS, type UnitName } from '../quantity';
 import { findModuleFaults } from './catalogue-faults';
 import { plainText, uuid } from '../fields';
@@ -45,14 +45,14 @@ const contentSchema = object({
  * @param value as it came, of any shape
  * @param catalogue the one that ships
  */
-export function findHouseFaults(value: unknown, catalogue: Catalogue): string[] {
+export function findDepotContentFaults(value: unknown, catalogue: Catalogue): string[] {
   try {
     contentSchema.validateSync(value, { abortEarly: false, strict: true });
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;
     return error.errors;
   }
-  const content = value as HouseContent;
+  const content = value as DepotContent;
   return [
     ...findBroughtFaults(content.modules, catalogue),
     ...findOffFaults(content, catalogue),
@@ -90,7 +90,7 @@ function findBroughtFaults(modules: readonly Module[], catalogue: Catalogue): st
 }
 
 /** Module and check as they stand after what was brought in. */
-function findCheck(id: string, { modules }: HouseContent, catalogue: Catalogue): Check | undefined {
+function findCheck(id: string, { modules }: DepotContent, catalogue: Catalogue): Check | undefined {
   for (const shipped of catalogue.modules) {
     const module = modules.find((each) => each.id === shipped.id) ?? shipped;
     const check = module.checks.find((each) => each.id === id);
@@ -99,7 +99,7 @@ function findCheck(id: string, { modules }: HouseContent, catalogue: Catalogue):
   return undefined;
 }
 
-function findOffFaults(content: HouseContent, catalogue: Catalogue): string[] {
+function findOffFaults(content: DepotContent, catalogue: Catalogue): string[] {
   return content.off.flatMap(({ check: id, scope: { unitId } }, index) => {
     const at = `off[${index}]`;
     const check = findCheck(id, content, catalogue);
@@ -118,7 +118,7 @@ function findOffFaults(content: HouseContent, catalogue: Catalogue): string[] {
   });
 }
 
-function findOwnFaults(content: HouseContent, catalogue: Catalogue): string[] {
+function findOwnFaults(content: DepotContent, catalogue: Catalogue): string[] {
   const ids = new Set<string>();
   return content.own.flatMap(({ module: moduleId, check }, index) => {
     const at = `own[${index}]`;
@@ -143,7 +143,7 @@ function findOwnFaults(content: HouseContent, catalogue: Catalogue): string[] {
   });
 }
 
-function findStricterFaults(content: HouseContent, catalogue: Catalogue): string[] {
+function findStricterFaults(content: DepotContent, catalogue: Catalogue): string[] {
   return content.stricter.flatMap((limit, index) => {
     const at = `stricter[${index}]`;
     const check = findCheck(limit.check, content, catalogue);

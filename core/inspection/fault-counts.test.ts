@@ -54,7 +54,7 @@ const open = (more: Partial<KnownDefect>): KnownDefect => ({
   ...more,
 });
 
-describe('faults in company', () => {
+describe('faults counted together', () => {
   it('a stop lamp open since yesterday and the other one out today are both', () => {
     const log = walkSound(rig);
     log.add('faulted', faultOf(stopLamp('right'), 'lamp-out'));
