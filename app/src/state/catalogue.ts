@@ -3,6 +3,7 @@ import { AS_SHIPPED, withDepotContent, type DepotContent } from '@nazar/core/dep
 import type { Payloads } from '@nazar/core/inspection';
 import type { Unit } from '@nazar/core/rig';
 import { useQueries, useQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
 import { ApiProblem, callFile, callJson } from './api';
 import { keepValue, openDatabase, readValue } from './database';
 import { useReference } from './reference';
@@ -87,9 +88,13 @@ export function useModulesOf(
 }
 
 function useModules(ids: readonly string[], edition: string): Catalogue | undefined {
-  const found = useQueries({ queries: ids.map((id) => moduleQuery(edition, id)) }, serverReads).map(
-    ({ data }) => data,
+  const names = ids.join(' ');
+  // Each touch on a walk asks again: the questions are made once.
+  const queries = useMemo(
+    () => (names === '' ? [] : names.split(' ').map((id) => moduleQuery(edition, id))),
+    [names, edition],
   );
+  const found = useQueries({ queries }, serverReads).map(({ data }) => data);
   if (found.some((module) => module === undefined)) return undefined;
   const modules = found.flatMap((module) => module ?? []);
   const name = `${edition} ${modules.map(({ id }) => id).join(' ')}`;
