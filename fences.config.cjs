@@ -39,6 +39,8 @@ const LEANS_ON = {
   seal: ['report', 'inspection'],
   simulate: ['catalogue'],
   standing: ['catalogue', 'depot-content', 'rig', 'grading', 'inspection', 'repair'],
+  // What server and app say to each other.
+  wire: ['quantity', 'catalogue', 'depot-content', 'rig', 'grading', 'repair', 'seal', 'trend'],
   validation: [
     'quantity',
     'vehicle',

@@ -2,6 +2,7 @@ import { catalogue } from '@nazar/core/content';
 import type { DepotContent } from '@nazar/core/depot-content';
 import { plainText } from '@nazar/core/fields';
 import { toCatalogueFile } from '@nazar/core/validation';
+import type { ContentState } from '@nazar/core/wire';
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import { v4 as newId } from 'uuid';
@@ -42,7 +43,7 @@ export function contentRouter(db: Knex): Router {
 
   router.get('/content', async (request, response) => {
     const person = personOf(request);
-    const answer = await inOrganisation(db, person.organisationId, async (trx) => ({
+    const answer: ContentState = await inOrganisation(db, person.organisationId, async (trx) => ({
       content: await presentContent(trx, person.depotId),
       versions: await listContentVersions(trx, person.depotId, 20),
     }));

@@ -1,5 +1,6 @@
 import { fold } from '@nazar/core/inspection';
 import { uuid } from '@nazar/core/fields';
+import type { Desk } from '@nazar/core/wire';
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import { number, object } from 'yup';
@@ -31,7 +32,7 @@ export function deskRouter(db: Knex): Router {
     const person = personOf(request);
     if (person.role === 'driver')
       throw new Problem(403, 'supervisors-only', 'The desk is for supervisors.');
-    const answer = await inOrganisation(db, person.organisationId, async (trx) => {
+    const answer: Desk = await inOrganisation(db, person.organisationId, async (trx) => {
       const units = await listUnits(trx, person.depotId);
       return {
         walks: await deskWalks(trx, person.depotId),

@@ -1,4 +1,5 @@
 import { ADDITION_TYPES } from '@nazar/core/inspection';
+import type { EventAnswer } from '@nazar/core/wire';
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import { setAside } from '../intake/set-aside';
@@ -45,7 +46,7 @@ export function eventsRouter(
     const taken = (events as Sent[]).filter((_, at) => answers[at].status !== 'refused');
     await sealWhatFollows(db, key, person, taken);
     await setAside(db, person, events, answers);
-    response.json({ answers, serverTime: Date.now() });
+    response.json({ answers: answers satisfies readonly EventAnswer[], serverTime: Date.now() });
   });
   return router;
 }

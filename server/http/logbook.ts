@@ -2,6 +2,7 @@ import { findModuleOfUnit } from '@nazar/core/rig';
 import { catalogue } from '@nazar/core/content';
 import { plainText, uuid } from '@nazar/core/fields';
 import { findChainFaults } from '@nazar/core/seal';
+import type { Logbook, LogbookPage } from '@nazar/core/wire';
 import { Router, type Request } from 'express';
 import type { Knex } from 'knex';
 import { v4 as newId } from 'uuid';
@@ -55,31 +56,35 @@ export function logbookRouter(db: Knex): Router {
   router.get('/units/:id/logbook', async (request, response) => {
     const person = personOf(request);
     const before = await plainText(40).validate(request.query.before);
-    const answer = await inOrganisation(db, person.organisationId, async (trx) => {
-      const unit = await findUnit(trx, request);
-      const walks = await walksOfUnit(trx, unit.id, PAGE + 1, before);
-      const defects = await defectsOfUnit(trx, unit.id, PAGE, before);
-      const page = { walks: walks.slice(0, PAGE), defects, more: walks.length > PAGE };
-      if (before) return page;
-      const { entries, head } = await chainOfUnit(trx, unit.id);
-      return {
-        ...page,
-        unit,
-        outings: await outingsOfUnit(trx, unit.id, PAGE),
-        rigChanges: await rigChangesOfUnit(trx, unit.id, PAGE),
-        readings: await readingCourses(trx, unit.id),
-        services: await servicesOf(trx, [unit], new Date()),
-        weakSpots: (await weakSpotsOf(trx, person.depotId)).filter(
-          (spot) => spot.unitId === unit.id,
-        ),
-        chain: {
-          length: entries.length,
-          removed: entries.filter(({ removed }) => removed).length,
-          faults: findChainFaults(entries, head),
-        },
-        holds: (await listHolds(trx, person.depotId)).filter((hold) => hold.unitId === unit.id),
-      };
-    });
+    const answer = await inOrganisation<Logbook | LogbookPage>(
+      db,
+      person.organisationId,
+      async (trx) => {
+        const unit = await findUnit(trx, request);
+        const walks = await walksOfUnit(trx, unit.id, PAGE + 1, before);
+        const defects = await defectsOfUnit(trx, unit.id, PAGE, before);
+        const page = { walks: walks.slice(0, PAGE), defects, more: walks.length > PAGE };
+        if (before) return page;
+        const { entries, head } = await chainOfUnit(trx, unit.id);
+        return {
+          ...page,
+          unit,
+          outings: await outingsOfUnit(trx, unit.id, PAGE),
+          rigChanges: await rigChangesOfUnit(trx, unit.id, PAGE),
+          readings: await readingCourses(trx, unit.id),
+          services: await servicesOf(trx, [unit], new Date()),
+          weakSpots: (await weakSpotsOf(trx, person.depotId)).filter(
+            (spot) => spot.unitId === unit.id,
+          ),
+          chain: {
+            length: entries.length,
+            removed: entries.filter(({ removed }) => removed).length,
+            faults: findChainFaults(entries, head),
+          },
+          holds: (await listHolds(trx, person.depotId)).filter((hold) => hold.unitId === unit.id),
+        };
+      },
+    );
     response.set('Cache-Control', 'no-store').json(answer);
   });
 

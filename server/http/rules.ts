@@ -2,6 +2,7 @@ import { VEHICLE_CLASSES, type VehicleClass } from '@nazar/core/catalogue';
 import { policies, policyById, type Policy, type PolicyChoice } from '@nazar/core/grading';
 import { plainText, uuid } from '@nazar/core/fields';
 import { findPolicyFaults } from '@nazar/core/validation';
+import type { HouseRules } from '@nazar/core/wire';
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import { v4 as newId } from 'uuid';
@@ -55,7 +56,7 @@ export function rulesRouter(db: Knex): Router {
       retention: await retentionStanding(trx, person.depotId),
       holds: await listHolds(trx, person.depotId),
     }));
-    response.set('Cache-Control', 'no-store').json({ ...answer, policies });
+    response.set('Cache-Control', 'no-store').json({ ...answer, policies } satisfies HouseRules);
   });
 
   router.put('/rules/policies', async (request, response) => {

@@ -1,5 +1,6 @@
 import { createHash, randomBytes } from 'node:crypto';
 import { plainText, uuid } from '@nazar/core/fields';
+import type { OpenSession } from '@nazar/core/wire';
 import { hash, verify } from '@node-rs/argon2';
 import { Router, type Request } from 'express';
 import type { Knex } from 'knex';
@@ -105,7 +106,9 @@ export function sessionRouter(db: Knex, configuration: Configuration): Router {
   router.get('/sessions', authenticate(db), async (request, response) => {
     const token = request.cookies[SESSION_COOKIE] as string;
     const sessions = await listSessions(db, personOf(request).id, token);
-    response.set('Cache-Control', 'no-store').json({ sessions });
+    response
+      .set('Cache-Control', 'no-store')
+      .json({ sessions } satisfies { sessions: readonly OpenSession[] });
   });
 
   router.delete('/sessions/:id', authenticate(db), async (request, response) => {

@@ -1,24 +1,19 @@
 import { catalogue } from '@nazar/core/content';
 import { findModuleOfUnit } from '@nazar/core/rig';
 import { plainText, uuid } from '@nazar/core/fields';
+import type { StopTag } from '@nazar/core/wire';
 import { Router, type Request } from 'express';
 import type { Knex } from 'knex';
 import { boolean, object } from 'yup';
 import { renderTags } from '../report/pdf/render-tags';
 import { inOrganisation } from '../store/connection';
-import { changeTag, ensureTags, listTags, type Tag } from '../store/tags';
+import { changeTag, ensureTags, listTags } from '../store/tags';
 import { listUnits, type DepotUnit } from '../store/units';
 import { personOf } from './authenticate';
 import { Problem } from './problems';
 import { supervisorOf } from './supervisors';
 
 const schema = object({ required: boolean(), renew: boolean() }).noUnknown();
-
-interface StopTag extends Tag {
-  readonly title: string;
-  /** The catalogue itself wants it read, in these phases. */
-  readonly phases: readonly string[];
-}
 
 /**
  * Tags of a unit of the own depot, one for each stop, made when they are first asked for.
@@ -41,7 +36,7 @@ export function tagsRouter(db: Knex): Router {
     const { tags } = await inOrganisation(db, personOf(request).organisationId, (trx) =>
       load(trx, request),
     );
-    response.set('Cache-Control', 'no-store').json({ tags });
+    response.set('Cache-Control', 'no-store').json({ tags } satisfies { tags: readonly StopTag[] });
   });
 
   router.get('/units/:id/tags.pdf', async (request, response) => {

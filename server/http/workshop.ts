@@ -1,4 +1,5 @@
 import { plainText, uuid } from '@nazar/core/fields';
+import type { DefectFile, DefectPage } from '@nazar/core/wire';
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import { boolean, number, object } from 'yup';
@@ -51,20 +52,24 @@ export function workshopRouter(db: Knex): Router {
       defects: answer.defects.slice(0, limit),
       counts: answer.counts,
       more: answer.defects.length > limit,
-    });
+    } satisfies DefectPage);
   });
 
   router.get('/defects/:id', async (request, response) => {
     const person = personOf(request);
     refuseDrivers(person.role);
     const id = await uuid().required().validate(request.params.id);
-    const answer = await inOrganisation(db, person.organisationId, async (trx) => {
-      const defect = await findDefect(trx, id);
-      const units = await listUnits(trx, person.depotId);
-      if (!defect || !units.some((unit) => unit.id === defect.unitId)) return undefined;
-      const former = defect.returnOf ? await findDefect(trx, defect.returnOf) : undefined;
-      return { defect, steps: await stepsOfDefect(trx, id), formerRepair: former ?? null };
-    });
+    const answer = await inOrganisation<DefectFile | undefined>(
+      db,
+      person.organisationId,
+      async (trx) => {
+        const defect = await findDefect(trx, id);
+        const units = await listUnits(trx, person.depotId);
+        if (!defect || !units.some((unit) => unit.id === defect.unitId)) return undefined;
+        const former = defect.returnOf ? await findDefect(trx, defect.returnOf) : undefined;
+        return { defect, steps: await stepsOfDefect(trx, id), formerRepair: former ?? null };
+      },
+    );
     if (!answer) throw new Problem(404, 'not-found', 'This defect is not here.');
     response.set('Cache-Control', 'no-store').json(answer);
   });

@@ -1,3 +1,4 @@
+import type { DeskWalk } from '@nazar/core/wire';
 import type { Knex } from 'knex';
 
 /** Signed walks of a depot of the last day and a half, newest first, with whether the rig left on them. */
@@ -19,8 +20,8 @@ export async function deskWalks(trx: Knex, depotId: string) {
     inspectionId: row.id as string,
     unitIds: row.unit_ids as string[],
     numbers: row.numbers as string[],
-    phase: row.phase as string,
-    headline: row.headline as string,
+    phase: row.phase as DeskWalk['phase'],
+    headline: row.headline as DeskWalk['headline'],
     signedAt: row.signed_at.toISOString() as string,
     driver: (row.driver as string | null) ?? '',
     outAt: (row.out_at as Date | null)?.toISOString() ?? null,

@@ -1,15 +1,6 @@
+import type { UnitName } from '@nazar/core/quantity';
+import type { LogbookWalk, ReadingCourse } from '@nazar/core/wire';
 import type { Knex } from 'knex';
-
-export interface LogbookWalk {
-  readonly inspectionId: string;
-  readonly reportId: string | null;
-  readonly phase: string;
-  readonly headline: string | null;
-  readonly begunAt: string;
-  readonly signedAt: string | null;
-  readonly driver: string;
-  readonly metres: number | null;
-}
 
 /** Walks of a unit, newest first. */
 export async function walksOfUnit(
@@ -39,7 +30,7 @@ export async function walksOfUnit(
 }
 
 /** The course of every reading of a unit over the last four months, oldest first, by check instance key; SI. */
-export async function readingCourses(trx: Knex, unitId: string) {
+export async function readingCourses(trx: Knex, unitId: string): Promise<ReadingCourse[]> {
   const { rows } = await trx.raw(
     `select key, max(unit) as unit, array_agg(value order by at) as values,
             array_agg(round(extract(epoch from at) * 1000)::bigint order by at) as times
@@ -48,7 +39,7 @@ export async function readingCourses(trx: Knex, unitId: string) {
       group by key order by key`,
     [unitId],
   );
-  return (rows as { key: string; unit: string; values: number[]; times: unknown[] }[]).map(
+  return (rows as { key: string; unit: UnitName; values: number[]; times: unknown[] }[]).map(
     (row) => ({
       key: row.key,
       unit: row.unit,
@@ -67,7 +58,7 @@ export async function outingsOfUnit(trx: Knex, unitId: string, limit: number) {
     .select('o.*', 'p.name');
   return rows.map((row) => ({
     inspectionId: row.inspection_id as string,
-    purpose: row.purpose as string,
+    purpose: row.purpose as 'job' | 'workshop',
     title: row.title as string | null,
     needs: row.needs as string[],
     outAt: row.out_at.toISOString() as string,

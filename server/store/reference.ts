@@ -1,4 +1,6 @@
 import { catalogue } from '@nazar/core/content';
+import type { UnitName } from '@nazar/core/quantity';
+import type { LastReport, Reference } from '@nazar/core/wire';
 import type { Knex } from 'knex';
 import { defectsOfUnits } from './defects';
 import { presentContent } from './depot-contents';
@@ -13,7 +15,7 @@ import { listUnits } from './units';
 import { weakSpotsOf } from './weak-spots';
 
 /** What a phone caches to work offline. Each query is served by an index. */
-export async function readReference(trx: Knex, person: Person) {
+export async function readReference(trx: Knex, person: Person): Promise<Reference> {
   const organisation = await trx('organisations').where({ id: person.organisationId }).first();
   const depot = await trx('depots').where({ id: person.depotId }).first();
   const units = await listUnits(trx, person.depotId);
@@ -53,7 +55,10 @@ async function listMechanics(trx: Knex, depotId: string) {
 }
 
 /** The newest reading of each check instance of each unit, of the last three months. */
-async function lastReadings(trx: Knex, unitIds: readonly string[]) {
+async function lastReadings(
+  trx: Knex,
+  unitIds: readonly string[],
+): Promise<Reference['lastReadings']> {
   const { rows } = await trx.raw(
     `select distinct on (unit_id, key) key, value, unit, at
        from readings
@@ -64,12 +69,12 @@ async function lastReadings(trx: Knex, unitIds: readonly string[]) {
   return (rows as { key: string; value: number; unit: string; at: Date }[]).map((row) => ({
     key: row.key,
     value: row.value,
-    unit: row.unit,
+    unit: row.unit as UnitName,
     at: row.at.toISOString(),
   }));
 }
 
-async function lastReports(trx: Knex, unitIds: readonly string[]) {
+async function lastReports(trx: Knex, unitIds: readonly string[]): Promise<LastReport[]> {
   const { rows } = await trx.raw(
     `select u.id as unit_id, i.id, latest.report_id, i.phase, i.headline, i.signed_at, p.name as driver
        from unnest(?::uuid[]) as u(id)
@@ -84,8 +89,8 @@ async function lastReports(trx: Knex, unitIds: readonly string[]) {
   return (rows as LastReportRow[]).map((row) => ({
     unitId: row.unit_id,
     reportId: row.report_id,
-    phase: row.phase,
-    headline: row.headline,
+    phase: row.phase as LastReport['phase'],
+    headline: row.headline as LastReport['headline'],
     signedAt: row.signed_at.toISOString(),
     driver: row.driver ?? '',
   }));

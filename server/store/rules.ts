@@ -1,3 +1,4 @@
+import type { HouseRules } from '@nazar/core/wire';
 import type { Policy, PolicyChoice } from '@nazar/core/grading';
 import type { Knex } from 'knex';
 
@@ -107,7 +108,7 @@ export async function listRuleChanges(trx: Knex, depotId: string, limit: number)
     .select('c.at', 'c.what', 'c.before', 'c.after', 'p.name');
   return rows.map((row) => ({
     at: row.at.toISOString() as string,
-    what: row.what as string,
+    what: row.what as HouseRules['changes'][number]['what'],
     before: row.before as unknown,
     after: row.after as unknown,
     by: (row.name as string | null) ?? '',

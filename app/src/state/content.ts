@@ -1,3 +1,4 @@
+import type { ContentState } from '@nazar/core/wire';
 import { AS_SHIPPED, type DepotContent } from '@nazar/core/depot-content';
 import { callApi, callJson } from './api';
 import { readValue } from './database';
@@ -21,19 +22,6 @@ export function useContentOf(version: number | undefined): DepotContent | undefi
   );
   if (asShipped) return AS_SHIPPED;
   return version === now?.version ? now : former;
-}
-
-export interface ContentVersion {
-  readonly version: number;
-  readonly at: string;
-  readonly by: string;
-  readonly words: string;
-}
-
-export interface ContentState {
-  readonly content: DepotContent;
-  /** Newest first. */
-  readonly versions: readonly ContentVersion[];
 }
 
 export function useContent(): ServerRead<ContentState> {

@@ -1,34 +1,7 @@
-import type { Policy, PolicyChoice } from '@nazar/core/grading';
+import type { HouseRules } from '@nazar/core/wire';
+import type { PolicyChoice } from '@nazar/core/grading';
 import { callApi, callJson } from './api';
 import { useServerRead, type ServerRead } from './server-reads';
-
-export interface Hold {
-  readonly id: string;
-  readonly unitId: string;
-  readonly words: string;
-  readonly at: string;
-  readonly by: string;
-}
-
-export interface HouseRules {
-  readonly choice: PolicyChoice;
-  readonly policies: readonly Policy[];
-  readonly own: readonly Policy[];
-  readonly changes: readonly {
-    readonly at: string;
-    readonly what: 'policies' | 'policy-brought' | 'policy-taken-away' | 'content';
-    readonly after: unknown;
-    readonly by: string;
-  }[];
-  readonly retention: {
-    readonly due: number;
-    readonly soon: number;
-    readonly kept: number;
-    readonly removed: number;
-    readonly next: string | null;
-  };
-  readonly holds: readonly Hold[];
-}
 
 export function useHouseRules(): ServerRead<HouseRules> {
   return useServerRead(['rules'], () => callJson<HouseRules>('/rules'));

@@ -2,23 +2,9 @@ export type { DefectRecord } from '@nazar/core/repair';
 export { ApiProblem, OFFLINE } from './api';
 export { useCatalogueOf, useModulesOf, useWholeCatalogue } from './catalogue';
 export { fromParams, toParams, type Comparison, type ComparisonParams } from './comparison';
-export {
-  bringCatalogue,
-  changeContent,
-  loadContentVersion,
-  useContent,
-  type ContentState,
-} from './content';
+export { bringCatalogue, changeContent, loadContentVersion, useContent } from './content';
 export { useRoadWeather } from './conditions';
-export {
-  cancelJob,
-  forgetSetAside,
-  planJob,
-  useDesk,
-  type Desk,
-  type DeskWalk,
-  type SetAside,
-} from './desk';
+export { cancelJob, forgetSetAside, planJob, useDesk } from './desk';
 export { dropDraft, keepDraft, listDrafts, readDraft } from './drafts';
 export { listRefused, listUnfinished, useLog, type RefusedEntry } from './log';
 export { useHabit, useSpeed } from './habit';
@@ -30,32 +16,15 @@ export {
   liftHold,
   renewCalendar,
   useHouseRules,
-  type HouseRules,
 } from './house-rules';
 export { keepRig, takeRigApart } from './rigs';
-export {
-  recordService,
-  useLogbook,
-  type Logbook,
-  type LogbookPage,
-  type LogbookWalk,
-  type ReadingCourse,
-  type UnitService,
-} from './logbook';
+export { recordService, useLogbook } from './logbook';
 export { keepPhoto, loadPhoto, type PreparedPicture } from './photos';
 export { keepRigChoice, readRigChoice, usePreferences, type Theme } from './preferences';
-export {
-  useReference,
-  weakSpotAt,
-  type LastReport,
-  type Outing,
-  type PlannedJob,
-  type Reference,
-  type Tag,
-} from './reference';
+export { useReference, weakSpotAt } from './reference';
 export { loadReportText, loadSealKeys, useReport } from './reports';
-export { changeTag, useTags, type StopTag } from './tags';
-export { useSession, type SignedInPerson } from './session';
-export { endSession, useSessions, type OpenSession } from './sessions';
+export { changeTag, useTags } from './tags';
+export { useSession } from './session';
+export { endSession, useSessions } from './sessions';
 export { startSync, syncNow, useSync, type SyncTrouble } from './sync';
 export { useDefectFile, useWorkshop } from './workshop';

@@ -1,15 +1,8 @@
+import type { SignedInPerson } from '@nazar/core/wire';
 import { create } from 'zustand';
 import { ApiProblem, callApi, callJson } from './api';
 import { keepValue, readValue } from './database';
 import { serverReads } from './server-reads';
-
-export interface SignedInPerson {
-  readonly id: string;
-  readonly name: string;
-  readonly role: 'driver' | 'mechanic' | 'supervisor';
-  readonly depotId: string;
-  readonly organisationId: string;
-}
 
 interface SessionState {
   /** Undefined until the device's database was read. */

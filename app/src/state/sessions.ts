@@ -1,15 +1,6 @@
+import type { OpenSession } from '@nazar/core/wire';
 import { callApi, callJson } from './api';
 import { useServerRead, type ServerRead } from './server-reads';
-
-/** Where the person is signed in. */
-export interface OpenSession {
-  readonly id: string;
-  /** A word for the kind of device; empty where it did not tell. */
-  readonly device: string;
-  readonly openedAt: string;
-  /** This very device. */
-  readonly here: boolean;
-}
 
 export function useSessions(): ServerRead<readonly OpenSession[]> {
   return useServerRead(

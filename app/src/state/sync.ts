@@ -1,3 +1,4 @@
+import type { EventAnswer } from '@nazar/core/wire';
 import { create } from 'zustand';
 import { ApiProblem, callApi, callJson, OFFLINE } from './api';
 import { openDatabase, toEvent } from './database';
@@ -33,13 +34,6 @@ const FIRST_PAUSE = 2_000;
 const LONGEST_PAUSE = 60_000;
 /** Defects and repairs of other people are asked for again when they are older than this. */
 const NEWS_AGE = 60_000;
-
-interface EventAnswer {
-  readonly id: string;
-  readonly status: 'stored' | 'duplicate' | 'refused';
-  readonly code?: string;
-  readonly detail?: string;
-}
 
 /** By who made it and how far it has got. */
 const OWN = '[actorId+state]';

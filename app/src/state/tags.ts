@@ -1,14 +1,6 @@
-import type { Phase } from '@nazar/core/catalogue';
+import type { StopTag } from '@nazar/core/wire';
 import { callApi, callJson } from './api';
 import { useServerRead, type ServerRead } from './server-reads';
-import type { Tag } from './reference';
-
-/** A tag with the title of its stop. */
-export interface StopTag extends Tag {
-  readonly title: string;
-  /** The catalogue itself wants it read, in these phases. */
-  readonly phases: readonly Phase[];
-}
 
 /** The tags of a unit, made where there were none. */
 export function useTags(unitId: string): ServerRead<readonly StopTag[]> {

@@ -1,17 +1,12 @@
-import type { DefectRecord, DefectStep } from '@nazar/core/repair';
+import type { DefectFile, DefectPage } from '@nazar/core/wire';
+import type { DefectRecord } from '@nazar/core/repair';
 import { useEffect } from 'react';
 import { callJson } from './api';
 import { useServerPages, useServerRead, type ServerPages, type ServerRead } from './server-reads';
 
-interface Page {
-  readonly defects: readonly DefectRecord[];
-  readonly counts?: Readonly<Record<string, number>>;
-  readonly more: boolean;
-}
-
 const RANK = { note: 1, minor: 2, major: 3 } as const;
 
-interface Workshop extends Omit<ServerPages<Page>, 'pages'> {
+interface Workshop extends Omit<ServerPages<DefectPage>, 'pages'> {
   readonly defects: readonly DefectRecord[] | undefined;
   readonly counts: Readonly<Record<string, number>>;
 }
@@ -21,7 +16,7 @@ interface Workshop extends Omit<ServerPages<Page>, 'pages'> {
  * @param arrivals how often entries of this phone have reached the server: what they changed is read again
  */
 export function useWorkshop(arrivals: number): Workshop {
-  const { pages, ...rest } = useServerPages<Page, DefectRecord>(
+  const { pages, ...rest } = useServerPages<DefectPage, DefectRecord>(
     ['defects'],
     readPage,
     ({ defects, more }) => (more ? defects.at(-1) : undefined),
@@ -39,8 +34,8 @@ export function useWorkshop(arrivals: number): Workshop {
   };
 }
 
-function readPage(last: DefectRecord | undefined): Promise<Page> {
-  if (!last) return callJson<Page>('/defects?limit=50');
+function readPage(last: DefectRecord | undefined): Promise<DefectPage> {
+  if (!last) return callJson<DefectPage>('/defects?limit=50');
   const cursor = new URLSearchParams({
     limit: '50',
     rank: String(RANK[last.grade]),
@@ -48,15 +43,7 @@ function readPage(last: DefectRecord | undefined): Promise<Page> {
     reportedAt: last.reportedAt,
     id: last.id,
   });
-  return callJson<Page>(`/defects?${cursor.toString()}`);
-}
-
-/** A defect with its life so far. */
-export interface DefectFile {
-  readonly defect: DefectRecord;
-  readonly steps: readonly DefectStep[];
-  /** The repair on the same part that did not hold. */
-  readonly formerRepair: DefectRecord | null;
+  return callJson<DefectPage>(`/defects?${cursor.toString()}`);
 }
 
 export function useDefectFile(id: string): ServerRead<DefectFile> {

@@ -1,7 +1,7 @@
+import type { PlannedJob } from '@nazar/core/wire';
 import type { Capability } from '@nazar/core/catalogue';
 import { Body, Button, Card, Heading, Toggles } from '@/design';
 import { formatWhen, useWords } from '@/i18n';
-import type { PlannedJob } from '@/state';
 
 interface JobChoiceProps {
   readonly jobs: readonly PlannedJob[];

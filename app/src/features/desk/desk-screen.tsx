@@ -1,7 +1,8 @@
+import type { DeskWalk, Outing } from '@nazar/core/wire';
 import { View } from 'react-native';
 import { Bead, Body, Button, Card, Columns, Heading, Screen, Soft, type BeadState } from '@/design';
 import { formatWhen, useWords } from '@/i18n';
-import { useDesk, useReference, useSession, type DeskWalk, type Outing } from '@/state';
+import { useDesk, useReference, useSession } from '@/state';
 import { JobPlanner } from './job-planner';
 import { SetAsideCard } from './set-aside-card';
 

@@ -1,17 +1,11 @@
+import type { PlannedJob } from '@nazar/core/wire';
 import { CAPABILITIES, type Capability } from '@nazar/core/catalogue';
 import { findModuleOfUnit } from '@nazar/core/rig';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Body, Button, Card, Field, Heading, Soft, Toggles } from '@/design';
 import { formatWhen, useWords } from '@/i18n';
-import {
-  ApiProblem,
-  cancelJob,
-  planJob,
-  useCatalogueOf,
-  useReference,
-  type PlannedJob,
-} from '@/state';
+import { ApiProblem, cancelJob, planJob, useCatalogueOf, useReference } from '@/state';
 
 interface JobPlannerProps {
   readonly jobs: readonly PlannedJob[];

@@ -1,7 +1,8 @@
+import type { SetAside } from '@nazar/core/wire';
 import { View } from 'react-native';
 import { Body, Button, Card, Heading, Soft } from '@/design';
 import { formatWhen, useWords } from '@/i18n';
-import { ApiProblem, forgetSetAside, type SetAside } from '@/state';
+import { ApiProblem, forgetSetAside } from '@/state';
 import { useState } from 'react';
 
 /** Entries that the server could not take in: the supervisor talks with whoever made them, and ticks them off. */

@@ -1,10 +1,11 @@
+import type { Logbook } from '@nazar/core/wire';
 import { findModuleOfUnit } from '@nazar/core/rig';
 import { useMemo } from 'react';
 import { Linking } from 'react-native';
 import { Body, Button, Card, Columns, Heading, Screen, Soft } from '@/design';
 import { RigDrawing, unitAlone } from '@/drawing';
 import { useWords } from '@/i18n';
-import { useCatalogueOf, useLogbook, useSession, type Logbook } from '@/state';
+import { useCatalogueOf, useLogbook, useSession } from '@/state';
 import { ReadingCourses } from './reading-courses';
 import { Services } from './services';
 import { TagsCard } from './tags-card';

@@ -1,10 +1,10 @@
+import type { ReadingCourse } from '@nazar/core/wire';
 import { formatSi, fromSi, UNITS } from '@nazar/core/quantity';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { LineChart } from 'react-native-chart-kit';
 import { Body, Button, Card, Heading, Sheet, Soft, usePalette } from '@/design';
 import { formatWhen, useWords } from '@/i18n';
-import type { ReadingCourse } from '@/state';
 
 const MOST_POINTS = 24;
 const HEIGHT = 200;

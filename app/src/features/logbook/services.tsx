@@ -1,8 +1,9 @@
+import type { UnitService } from '@nazar/core/wire';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Bead, Body, Button, Card, Field, Heading, Soft, type BeadState } from '@/design';
 import { formatWhen, useWords } from '@/i18n';
-import { ApiProblem, recordService, useHabit, type UnitService } from '@/state';
+import { ApiProblem, recordService, useHabit } from '@/state';
 import { formatSi, unitFor } from '@nazar/core/quantity';
 
 interface ServicesProps {

@@ -1,8 +1,9 @@
+import type { StopTag } from '@nazar/core/wire';
 import { useState } from 'react';
 import { Linking, View } from 'react-native';
 import { Body, Button, Card, Heading, Soft } from '@/design';
 import { useWords } from '@/i18n';
-import { ApiProblem, changeTag, useTags, type StopTag } from '@/state';
+import { ApiProblem, changeTag, useTags } from '@/state';
 
 interface TagsCardProps {
   readonly unitId: string;

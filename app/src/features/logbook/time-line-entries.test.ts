@@ -1,5 +1,6 @@
+import type { Logbook, LogbookPage, LogbookWalk } from '@nazar/core/wire';
 import type { DefectRecord } from '@nazar/core/repair';
-import type { Logbook, LogbookPage, LogbookWalk } from '@/state';
+
 import { toEntries } from './time-line-entries';
 
 const walk = (begunAt: string) => ({ inspectionId: begunAt, begunAt }) as LogbookWalk;

@@ -1,5 +1,5 @@
+import type { Logbook, LogbookPage, LogbookWalk } from '@nazar/core/wire';
 import type { DefectRecord } from '@nazar/core/repair';
-import type { Logbook, LogbookPage, LogbookWalk } from '@/state';
 
 export type TimeLineEntry =
   | { readonly kind: 'walk'; readonly at: string; readonly walk: LogbookWalk }

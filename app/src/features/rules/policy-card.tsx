@@ -1,9 +1,10 @@
+import type { HouseRules } from '@nazar/core/wire';
 import { VEHICLE_CLASSES, type VehicleClass } from '@nazar/core/catalogue';
 import { useRef, useState } from 'react';
 import { View } from 'react-native';
 import { Body, Button, Card, Heading, Sheet, Soft } from '@/design';
 import { formatWhen, useWords } from '@/i18n';
-import { bringPolicy, choosePolicies, takePolicyAway, type HouseRules } from '@/state';
+import { bringPolicy, choosePolicies, takePolicyAway } from '@/state';
 
 interface PolicyCardProps {
   readonly rules: HouseRules;

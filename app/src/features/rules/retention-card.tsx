@@ -1,8 +1,9 @@
+import type { HouseRules } from '@nazar/core/wire';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Body, Button, Card, Field, Heading, Soft, Toggles } from '@/design';
 import { formatWhen, useWords } from '@/i18n';
-import { hold, liftHold, useReference, type HouseRules } from '@/state';
+import { hold, liftHold, useReference } from '@/state';
 
 interface RetentionCardProps {
   readonly rules: HouseRules;

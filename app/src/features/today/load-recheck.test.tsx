@@ -1,7 +1,8 @@
+import type { Reference } from '@nazar/core/wire';
 import { trailer, truck } from '@nazar/core/testing';
 import { fireEvent, render, screen } from '@testing-library/react';
 import '@/i18n';
-import type { Reference } from '@/state';
+
 import { giveModules } from '../../../testing/give-modules';
 import { LoadRecheck } from './load-recheck';
 

@@ -1,10 +1,11 @@
+import type { Reference } from '@nazar/core/wire';
 import { formatSi, type UnitName } from '@nazar/core/quantity';
 import { findModuleOfUnit } from '@nazar/core/rig';
 import { gaugesToWatch, loadRecheck } from '@nazar/core/trend';
 import { View } from 'react-native';
 import { Body, Button, Heading, Soft, useNow } from '@/design';
 import { formatWhen, useWords } from '@/i18n';
-import { useCatalogueOf, useHabit, type Reference } from '@/state';
+import { useCatalogueOf, useHabit } from '@/state';
 
 interface LoadRecheckProps {
   readonly rig: Reference['rigs'][number];

@@ -1,9 +1,10 @@
+import type { Reference } from '@nazar/core/wire';
 import { PHASES, type Phase } from '@nazar/core/catalogue';
 import { findModuleOfUnit } from '@nazar/core/rig';
 import { useState } from 'react';
 import { Button, Sheet } from '@/design';
 import { useWords } from '@/i18n';
-import { useCatalogueOf, type Reference } from '@/state';
+import { useCatalogueOf } from '@/state';
 
 interface OtherWalksProps {
   readonly rig: Reference['rigs'][number];

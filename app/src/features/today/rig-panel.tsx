@@ -1,3 +1,4 @@
+import type { Reference } from '@nazar/core/wire';
 import { OPEN_STATUSES, UNREAD_STATUSES } from '@nazar/core/catalogue';
 import { composeRig, type Rig } from '@nazar/core/rig';
 import { useMemo, type ReactNode } from 'react';
@@ -5,7 +6,7 @@ import { View } from 'react-native';
 import { Bead, Body, Button, Card, Columns, Heading, Soft, type BeadState } from '@/design';
 import { RigDrawing, type FaultMark } from '@/drawing';
 import { formatWhen, useWords } from '@/i18n';
-import { useCatalogueOf, type DefectRecord, type Reference } from '@/state';
+import { useCatalogueOf, type DefectRecord } from '@/state';
 
 interface RigPanelProps {
   readonly rig: Reference['rigs'][number];

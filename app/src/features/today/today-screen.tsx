@@ -1,3 +1,4 @@
+import type { Reference } from '@nazar/core/wire';
 import type { Phase } from '@nazar/core/catalogue';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
@@ -12,7 +13,6 @@ import {
   takeRigApart,
   useReference,
   useSession,
-  type Reference,
 } from '@/state';
 import { LoadRecheck } from './load-recheck';
 import { OtherWalks } from './other-walks';

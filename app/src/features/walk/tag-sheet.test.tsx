@@ -1,8 +1,9 @@
+import type { Reference } from '@nazar/core/wire';
 import { tagText } from '@nazar/core/inspection';
 import { makeRig, trailer, truck } from '@nazar/core/testing';
 import { fireEvent, render, screen } from '@testing-library/react';
 import '@/i18n';
-import { useReference, type Reference } from '@/state';
+import { useReference } from '@/state';
 import { TagSheet } from './tag-sheet';
 
 const rig = makeRig();
