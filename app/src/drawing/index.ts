@@ -1,3 +1,4 @@
+export { Opening } from './opening';
 export { HeadlineBanner } from './headline-banner';
 export { KeptPhoto } from './kept-photo';
 export { Gauge, limitDecimals } from './gauge';

@@ -4,7 +4,12 @@ import { catalogue } from '@nazar/core/content';
 import { trailer, truck } from '@nazar/core/testing';
 import { act, renderHook, waitFor } from '@testing-library/react';
 import { answerFetch } from '../../testing/server-stand-in';
-import { forgetFormerModules, useModulesOf, useWholeCatalogue } from './catalogue';
+import {
+  forgetFormerModules,
+  useContentMissing,
+  useModulesOf,
+  useWholeCatalogue,
+} from './catalogue';
 import { keepValue, readValue, openDatabase } from './database';
 import { appendEntries } from './log';
 import { serverReads } from './server-reads';
@@ -67,9 +72,11 @@ it('needs no network for what was here once', async () => {
 
 it('waits for the network where a module was never here, and never calls a rig complete without it', async () => {
   offline();
-  const { result } = renderHook(() => useModulesOf([truck]));
+  const { result } = renderHook(() => [useModulesOf([truck]), useContentMissing()] as const);
+  expect(result.current).toEqual([undefined, false]);
   await act(() => new Promise((done) => setTimeout(done, 50)));
-  expect(result.current).toBeUndefined();
+  // And it says so.
+  expect(result.current).toEqual([undefined, true]);
 });
 
 it('opens the version that a walk was begun by, and keeps it for a day without a network', async () => {

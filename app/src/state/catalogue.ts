@@ -3,7 +3,7 @@ import { AS_SHIPPED, withDepotContent, type DepotContent } from '@nazar/core/dep
 import type { Payloads } from '@nazar/core/inspection';
 import type { Unit } from '@nazar/core/rig';
 import { useQueries, useQuery } from '@tanstack/react-query';
-import { useMemo } from 'react';
+import { useMemo, useSyncExternalStore } from 'react';
 import { ApiProblem, callFile, callJson } from './api';
 import { keepValue, openDatabase, readValue } from './database';
 import { useReference } from './reference';
@@ -101,6 +101,23 @@ function useModules(ids: readonly string[], edition: string): Catalogue | undefi
   let catalogue = catalogues.get(name);
   if (!catalogue) catalogues.set(name, (catalogue = { version: edition, modules }));
   return catalogue;
+}
+
+/** Whether content that a screen waits for could not be loaded so far. It is tried again by itself. */
+export function useContentMissing(): boolean {
+  return useSyncExternalStore(
+    (changed) => serverReads.getQueryCache().subscribe(changed),
+    () =>
+      serverReads
+        .getQueryCache()
+        .findAll({ type: 'active' })
+        .some(
+          ({ queryKey: [name], state }) =>
+            (name === 'module' || name === 'modules') &&
+            state.data === undefined &&
+            state.fetchFailureCount > 0,
+        ),
+  );
 }
 
 /** As {@link useModulesOf}, with what the depot changed. */

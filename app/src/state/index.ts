@@ -1,6 +1,6 @@
 export type { DefectRecord } from '@nazar/core/repair';
 export { ApiProblem, OFFLINE } from './api';
-export { useCatalogueOf, useModulesOf, useWholeCatalogue } from './catalogue';
+export { useCatalogueOf, useContentMissing, useModulesOf, useWholeCatalogue } from './catalogue';
 export { fromParams, toParams, type Comparison, type ComparisonParams } from './comparison';
 export { bringCatalogue, changeContent, loadContentVersion, useContent } from './content';
 export { useRoadWeather } from './conditions';

@@ -13,6 +13,7 @@ import { say } from '@nazar/core/words';
 import { useMemo, useState } from 'react';
 import { v7 as newId } from 'uuid';
 import { Body, Button, Card, Field, Heading, Screen, Soft } from '@/design';
+import { Opening } from '@/drawing';
 import { useWords } from '@/i18n';
 import { PlanSheet, usePlanning } from './plan';
 import { ConditionsFields } from './conditions';
@@ -132,7 +133,16 @@ export function BeginScreen(props: BeginScreenProps) {
     };
   }, [rig, reference, units, modules, phase, circumstances, wanted]);
   const planning = usePlanning(plan?.units, modules, phase, circumstances, wanted);
-  if (!person || !reference || !rig || !plan) return null;
+  if (!person || !reference || !rig) return null;
+  if (!plan)
+    return (
+      <Screen
+        title={`${t(`phase.${phase}`)} · ${rig.title}`}
+        actions={<Button look="quiet" title={t('back')} onPress={onBack} />}
+      >
+        <Opening />
+      </Screen>
+    );
 
   const houseVersion = reference.content?.version ?? 0;
   // A rig with a trailer is usually out to tow it; a job that was planned knows better.

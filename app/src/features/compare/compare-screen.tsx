@@ -3,6 +3,7 @@ import { policies as shipped } from '@nazar/core/grading';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Body, Button, Heading, Screen, Soft, Toggles } from '@/design';
+import { Opening } from '@/drawing';
 import { useWords } from '@/i18n';
 import { useReference, useWholeCatalogue, type Comparison } from '@/state';
 import { PolicyColumn } from './policy-column';
@@ -33,7 +34,7 @@ export function CompareScreen({ comparison, onBack }: CompareScreenProps) {
   if (!check || !symptom)
     return (
       <Screen title={t('compare.title')} actions={back}>
-        <Body>{t(catalogue ? 'compare.unknown' : 'loading')}</Body>
+        {catalogue ? <Body>{t('compare.unknown')}</Body> : <Opening />}
       </Screen>
     );
   const question = { symptom, stepId, circumstances, needed: comparison.needed };

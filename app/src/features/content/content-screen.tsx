@@ -2,6 +2,7 @@ import { AS_SHIPPED, type DepotContent } from '@nazar/core/depot-content';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Body, Button, Card, Columns, Heading, Screen, Soft } from '@/design';
+import { Opening } from '@/drawing';
 import { formatWhen, useWords } from '@/i18n';
 import {
   ApiProblem,
@@ -78,7 +79,7 @@ export function ContentScreen({ onBack }: ContentScreenProps) {
         <Body role="alert">{trouble === 'offline' ? t('content.offline') : trouble.sentence}</Body>
       ) : null}
       {opened ? null : alerts}
-      {!(value && shipped) && !trouble ? <Body>{t('loading')}</Body> : null}
+      {!(value && shipped) && !trouble ? <Opening /> : null}
       {value && shipped ? (
         <Columns
           left={

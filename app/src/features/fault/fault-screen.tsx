@@ -2,6 +2,7 @@ import { findShort, type Inspection } from '@nazar/core/inspection';
 import type { CheckInstance, Rig } from '@nazar/core/rig';
 import { v7 as newId } from 'uuid';
 import { Body, Heading, Screen } from '@/design';
+import { Opening } from '@/drawing';
 import { useWords } from '@/i18n';
 import { useSession, type Comparison } from '@/state';
 import { useWalk } from '@/state/walk';
@@ -25,11 +26,7 @@ export function FaultScreen(props: FaultScreenProps) {
   const person = useSession((state) => state.person);
   const instance = walk?.rig.instances.find(({ key }) => key === checkKey);
   if (!walk || !person || !instance)
-    return (
-      <Screen>
-        <Body>{t(walk === undefined ? 'loading' : 'walk.gone')}</Body>
-      </Screen>
-    );
+    return <Screen>{walk === undefined ? <Opening /> : <Body>{t('walk.gone')}</Body>}</Screen>;
   const { signed, signedOut, returned } = walk.inspection;
   // Between sign-out and return a fault on the road goes into the same log.
   const onTheRoad = signedOut !== undefined && !returned;

@@ -5,7 +5,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { v7 as newId } from 'uuid';
 import { Bead, Body, Button, Card, Heading, Screen, SignalWords, Soft } from '@/design';
-import { RigDrawing } from '@/drawing';
+import { Opening, RigDrawing } from '@/drawing';
 import { useWords } from '@/i18n';
 import { useSession } from '@/state';
 import { useHearing, useWalk, type Walk, useWalkSession } from '@/state/walk';
@@ -37,7 +37,7 @@ export function HelpScreen({ inspectionId, onFault, onLeave }: HelpScreenProps) 
         title={t('helping.joinTitle')}
         actions={<Button look="quiet" title={t('back')} onPress={onLeave} />}
       >
-        <Body live>{t(over ? 'helping.over' : 'loading')}</Body>
+        {over ? <Body live>{t('helping.over')}</Body> : <Opening />}
       </Screen>
     );
   const leave = async () => {

@@ -6,7 +6,7 @@ import { leftStanding, settingOf, vehicleState } from '@nazar/core/walking';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Body, Button, Card, Columns, Heading, Screen, Soft, Toggles } from '@/design';
-import { HeadlineBanner } from '@/drawing';
+import { Opening, HeadlineBanner } from '@/drawing';
 import { formatWhen, useWords } from '@/i18n';
 import { useReference, useSession, useSpeed } from '@/state';
 import { useRemoteLog, useWalk, useWalkSession } from '@/state/walk';
@@ -42,7 +42,7 @@ export function LeaveScreen({ inspectionId, onReport, onDone, onBack }: LeaveScr
   if (!walk || !person)
     return (
       <Screen title={t('leave.title')} actions={back}>
-        <Body>{walk === null && tried ? (notHere ?? t('walk.gone')) : t('loading')}</Body>
+        {walk === null && tried ? <Body>{notHere ?? t('walk.gone')}</Body> : <Opening />}
       </Screen>
     );
   const { inspection, assessment, rig, policiesOf } = walk;

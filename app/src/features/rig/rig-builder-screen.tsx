@@ -3,7 +3,7 @@ import type { Unit } from '@nazar/core/rig';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Body, Button, Card, Columns, Field, Heading, Screen, Soft } from '@/design';
-import { RigDrawing, RigSide } from '@/drawing';
+import { Opening, RigDrawing, RigSide } from '@/drawing';
 import { useWords } from '@/i18n';
 import {
   ApiProblem,
@@ -94,7 +94,7 @@ export function RigBuilderScreen({ onWalk, onKept, onBack }: RigBuilderScreenPro
                 <RigFacts rig={rig} />
               </>
             ) : (
-              <Body>{t('rig.begin')}</Body>
+              <>{catalogue ? <Body>{t('rig.begin')}</Body> : <Opening />}</>
             )}
             {joined && 'reason' in joined ? (
               <Body role="alert" className="font-thick text-vermilion">

@@ -2,7 +2,7 @@ import { assess, wordsOf } from '@nazar/core/inspection';
 import type { CheckInstance } from '@nazar/core/rig';
 import { useMemo, useState } from 'react';
 import { Bead, Body, Button, Card, Field, Heading, Screen, Soft } from '@/design';
-import { HeadlineBanner } from '@/drawing';
+import { Opening, HeadlineBanner } from '@/drawing';
 import { useWords } from '@/i18n';
 import { useSpeed } from '@/state';
 import { useRemoteLog, useWalk, type Walk } from '@/state/walk';
@@ -25,7 +25,7 @@ export function RoadScreen({ inspectionId, onFault, onBack }: RoadScreenProps) {
   if (!walk)
     return (
       <Screen title={t('road.title')} actions={back}>
-        <Body>{t(walk === null && trouble ? 'walk.gone' : 'loading')}</Body>
+        {walk === null && trouble ? <Body>{t('walk.gone')}</Body> : <Opening />}
       </Screen>
     );
   return (

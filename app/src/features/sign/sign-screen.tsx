@@ -14,7 +14,7 @@ import { useWords } from '@/i18n';
 import { SignaturePad } from '@/signature';
 import { useSession, useSpeed } from '@/state';
 import { keepLastOrder, useWalk, useWalkSession } from '@/state/walk';
-import { HeadlineBanner } from '@/drawing';
+import { Opening, HeadlineBanner } from '@/drawing';
 import { layoutOf } from '@nazar/core/planning';
 import { endOf, type VehicleChange } from '@nazar/core/vehicle';
 import { isUnsaid, leftStanding, settingOf, vehicleState } from '@nazar/core/walking';
@@ -42,11 +42,7 @@ export function SignScreen({ inspectionId, onSealed, onBack }: SignScreenProps) 
     setTrouble(undefined);
   }, []);
   if (!walk || !person)
-    return (
-      <Screen>
-        <Body>{t(walk === null ? 'walk.gone' : 'loading')}</Body>
-      </Screen>
-    );
+    return <Screen>{walk === null ? <Body>{t('walk.gone')}</Body> : <Opening />}</Screen>;
   const { assessment, inspection, rig } = walk;
   const { verdict, missing, findings } = assessment;
   const { begun } = inspection;

@@ -1,4 +1,5 @@
-import { Body, Button, Heading, Screen } from '@/design';
+import { Button, Heading, Screen } from '@/design';
+import { Opening } from '@/drawing';
 import { useWords } from '@/i18n';
 import { useSession } from '@/state';
 import { useWalk } from '@/state/walk';
@@ -13,7 +14,7 @@ export function WalkScreen(props: WalkScreenProps) {
   if (walk === undefined || !person)
     return (
       <Screen>
-        <Body>{t('loading')}</Body>
+        <Opening />
       </Screen>
     );
   if (walk === null || walk.inspection.signed)

@@ -5,6 +5,8 @@ export const common = {
   more: 'More below',
   back: 'Back',
   loading: 'Opening',
+  contentMissing:
+    'What is asked of this rig is not on this phone yet. It comes by itself once there is a network.',
   guide:
     'A guide. The manual of the unit, local law, house rules and the carrier come first. Work on brakes, cranes and gas belongs to licensed people.',
   saving: {
