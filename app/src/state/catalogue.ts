@@ -135,7 +135,10 @@ export function useWholeCatalogue(content?: DepotContent): Catalogue | undefined
     {
       ...PATIENT,
       queryKey: ['modules', CATALOGUE_VERSION],
-      queryFn: () => callFile<readonly string[]>(`/content/${CATALOGUE_VERSION}/index.json`),
+      queryFn: async () =>
+        (await callFile<readonly string[]>(`/content/${CATALOGUE_VERSION}/index.json`).catch(
+          unlessProblem,
+        )) ?? (await readEdition(CATALOGUE_VERSION)).modules.map(({ id }) => id),
     },
     serverReads,
   );
