@@ -9,12 +9,14 @@ const LEANS_ON = {
   words: ['quantity'],
   vehicle: ['words'],
   catalogue: ['quantity', 'vehicle'],
+  // What stands on the card of a unit, and what follows from it.
+  card: ['quantity', 'words', 'catalogue'],
   // The public schedules of defects.
   schedules: ['catalogue'],
   // What is asked of each vehicle. Nothing that ships leans on it: whoever needs a module is given it.
-  content: ['quantity', 'vehicle', 'catalogue', 'schedules'],
+  content: ['quantity', 'vehicle', 'catalogue', 'card', 'schedules'],
   'depot-content': ['quantity', 'catalogue'],
-  rig: ['words', 'quantity', 'vehicle', 'catalogue', 'depot-content'],
+  rig: ['words', 'quantity', 'vehicle', 'catalogue', 'card', 'depot-content'],
   fields: ['catalogue', 'rig'],
   planning: ['quantity', 'vehicle', 'catalogue', 'rig'],
   planner: ['words', 'quantity', 'vehicle', 'catalogue', 'rig', 'planning'],
@@ -45,6 +47,7 @@ const LEANS_ON = {
     'quantity',
     'vehicle',
     'catalogue',
+    'card',
     'depot-content',
     'fields',
     'planning',

@@ -1,4 +1,6 @@
 export type * from './types';
+export type { Axle, Card, Chart, ChartRow, DatedItem, RunningGear, Tank } from './card';
+export { TANK_CONTENTS, type TankContents } from './card';
 export * from './terms';
 export { textsOf, withTexts } from './texts';
 export { CATALOGUE_VERSION } from './version';

@@ -1,4 +1,5 @@
 import type { Kind, UnitHabit, UnitName } from '../quantity';
+import type { RunningGear } from './card';
 import type {
   Bar,
   Capability,
@@ -242,6 +243,8 @@ export interface Place {
   readonly zone: string;
   readonly x: number;
   readonly y: number;
+  /** At a wheel: which axle of the unit it belongs to, counted from 0. */
+  readonly axle?: number;
 }
 
 export interface Shape {
@@ -352,6 +355,8 @@ export interface Module {
   readonly width: number;
   readonly height: number;
   readonly capabilities: readonly Capability[];
+  /** Its axles; the card of a unit may name others. Nothing where it has no wheels of its own, or is an older version. */
+  readonly runningGear?: RunningGear;
   readonly joints: {
     readonly front?: { readonly sort: Coupling; readonly x: number };
     readonly rear?: { readonly sort: Coupling; readonly x: number };

@@ -274,11 +274,6 @@ export function rect(
   return { kind: 'rect', role, x, y, length, width, ...(round !== undefined && { round }) };
 }
 
-/** A wheel seen from above, by its centre. */
-export function wheelShape(x: number, y: number, width = 0.28): Shape {
-  return rect('wheel', x - 0.52, y - width / 2, 1.04, width, 0.08);
-}
-
 export function caution(signal: Signal, words: string): Caution {
   return { signal, words };
 }

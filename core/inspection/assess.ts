@@ -194,20 +194,20 @@ function prove(
 
 /** What cannot be is no reading: it is left out here, and asked again. */
 function judgeInstance(
-  { key, check, unit }: CheckInstance,
+  { key, check, figures }: CheckInstance,
   { inspection, rig }: Pick<AssessRequest, 'inspection' | 'rig'>,
 ): Judgement | undefined {
   const answer = inspection.answers.get(key);
   const { reading } = check;
   if (!reading || !answer || !('readings' in answer)) return undefined;
   const values = answer.readings
-    .filter((each) => !findImpossible(reading, each.value, unit.specification, each.unit))
+    .filter((each) => !findImpossible(reading, each.value, figures, each.unit))
     .map(({ value }) => value);
   if (values.length === 0) return undefined;
   return judgeReading({
     reading,
     values,
-    specification: unit.specification,
+    specification: figures,
     combinationAir: rig.combinationAir,
   });
 }

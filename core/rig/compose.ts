@@ -1,3 +1,4 @@
+import { figuresAt } from '../card';
 import { CAPABILITIES } from '../catalogue';
 import type { Capability, Catalogue, Check, Circumstance, Phase, Place, Zone } from '../catalogue';
 import { placeUnits, type PlacedUnit } from './place';
@@ -115,11 +116,13 @@ function toRigZone(placed: PlacedUnit, zone: Zone): RigZone {
 
 function toInstances(placed: PlacedUnit, check: Check): CheckInstance[] {
   const { unit, module, offset, aside } = placed;
+  const axles = module.runningGear?.axles;
   const one = (zoneId: string, x: number, y: number, place?: Place): CheckInstance => ({
     key: place ? `${unit.id}/${check.id}/${place.id}` : `${unit.id}/${check.id}`,
     unit,
     check,
     place,
+    figures: figuresAt(unit.specification, axles, place),
     zoneKey: `${unit.id}/${zoneId}`,
     x: offset + x,
     y: aside + y,

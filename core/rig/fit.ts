@@ -1,6 +1,7 @@
 import type { Catalogue, Module, Mount } from '../catalogue';
 import { adaptToUnit, isAdapted } from '../depot-content';
 import { Refusal } from '../words';
+import { byCard, shapeOfCard } from './by-card';
 import type { Unit } from './unit';
 
 /** Modules already joined, by the catalogue they come from. */
@@ -14,7 +15,8 @@ const joined = new WeakMap<Catalogue, Map<string, Module>>();
 export function moduleOfUnit(unit: Unit, catalogue: Catalogue): Module {
   const fitted = unit.fitted ?? [];
   const own = isAdapted(unit.id, catalogue);
-  const name = [unit.moduleId, ...fitted, ...(own ? [unit.id] : [])].join('+');
+  const shape = shapeOfCard(unit.card);
+  const name = [unit.moduleId, ...fitted, ...(own ? [unit.id] : []), ...shape].join('+');
   let kept = joined.get(catalogue);
   if (!kept) joined.set(catalogue, (kept = new Map()));
   const known = kept.get(name);
@@ -24,7 +26,7 @@ export function moduleOfUnit(unit: Unit, catalogue: Catalogue): Module {
     if (!found) throw new Refusal({ code: 'no-module', unit: unit.number });
     return found;
   };
-  const chassis = find(unit.moduleId);
+  const chassis = byCard(find(unit.moduleId), unit.card);
   if (chassis.build === 'fitted')
     throw new Refusal({ code: 'fitted-is-no-vehicle', unit: unit.number, part: chassis.title });
   const joint = fitted.reduce((host, id) => fit(host, find(id), unit), chassis);

@@ -113,8 +113,10 @@ describe('what is carried', () => {
 
 it('never finds a misfit less when anything gets heavier', () => {
   const kilograms = fc.integer({ min: 500, max: 40_000 });
+  // A trailer does not weigh less full than empty; that is another fault of a card.
+  const full = fc.integer({ min: FITTING.trailer.massEmpty, max: 40_000 });
   fc.assert(
-    fc.property(kilograms, kilograms, kilograms, (rating, mass, more) => {
+    fc.property(kilograms, full, kilograms, (rating, mass, more) => {
       const before = codes(drawn({ towRating: rating }, { massGross: mass }));
       const after = codes(drawn({ towRating: rating }, { massGross: mass + more }));
       expect(after).toEqual(expect.arrayContaining(before));

@@ -1,14 +1,16 @@
+import { findCardFaults } from '../card';
 import type { Amount, Message } from '../words';
 import type { Rig } from './rig';
 import type { Unit } from './unit';
 import type { PlacedUnit } from './place';
 
 type MisfitCode = 'coupling-rating' | 'plate-rating' | 'overloaded' | 'voltage' | 'pins' | 'height';
+type CardFault = ReturnType<typeof findCardFaults>[number];
 
 export interface Misfit {
-  /** The unit that is not made for it. */
+  /** The unit that is not made for it, or whose card cannot be right. */
   readonly unitId: string;
-  readonly says: Message<MisfitCode>;
+  readonly says: Message<MisfitCode> | CardFault;
 }
 
 const kilograms = (si: number): Amount => ({ si, kind: 'mass' });
@@ -19,12 +21,19 @@ const HEIGHT_APART = 0.08;
 
 /**
  * What the cards of the units say against a rig whose joints and mounts fit: ratings of coupling, plate and gross
- * mass, voltage and pins of the sockets, heights of the couplings. What no card knows is not held against it.
+ * mass, voltage and pins of the sockets, heights of the couplings; and what cannot be right on a card. What no card knows is not held
+ * against it.
  * Nothing here replaces the plates on the vehicles and the law of the road.
  */
 export function findMisfits(rig: Rig): Misfit[] {
   const rolling = rig.units.filter(({ hostId }) => hostId === undefined);
   return [
+    ...rig.units.flatMap(({ unit, module }) =>
+      findCardFaults(unit.number, unit.specification, unit.card, module).map((says) => ({
+        unitId: unit.id,
+        says,
+      })),
+    ),
     ...rolling.slice(1).flatMap((towed, index) => findJointMisfits(rig, rolling[index], towed)),
     ...rolling.flatMap((host) => findOverload(rig, host)),
   ];

@@ -18,6 +18,8 @@ export interface CheckInstance {
   readonly place?: Place;
   /** What is counted to answer it. */
   readonly contents?: readonly ContentsItem[];
+  /** Figures that hold here, SI: those of the card, and at a wheel those of its axle. */
+  readonly figures: Readonly<Record<string, number>>;
   /** What stands on the card of its unit, where a reading is held against it. */
   readonly fields?: readonly SpecificationField[];
   readonly zoneKey: string;

@@ -1,7 +1,8 @@
 import { ValidationError } from 'yup';
 import { moduleSchema } from './module-schema';
 import { findMovementFaults } from './movement-faults';
-import { LIST_SHORT, type Catalogue, type Module } from '../catalogue';
+import { sortsOfWheels } from '../card';
+import { LIST_SHORT, TANK_CONTENTS, type Catalogue, type Module } from '../catalogue';
 
 /** Every fault of a catalogue with the place where it stands; empty when it may be used. */
 export function findCatalogueFaults(catalogue: Catalogue): string[] {
@@ -37,7 +38,12 @@ export function findModuleFaults(module: Module): string[] {
     return error.errors.map((words) => `${module.id}: ${words}`);
   }
   const zones = new Set(module.zones.map((zone) => zone.id));
-  const sorts = new Set(module.places.flatMap((place) => place.sorts));
+  const sorts = new Set([
+    ...module.places.flatMap((place) => place.sorts),
+    // The card of a unit may give it wheels and tanks that the module alone does not have.
+    ...(module.runningGear ? sortsOfWheels(module.runningGear) : []),
+    ...TANK_CONTENTS.map((contents) => `${contents}-tank`),
+  ]);
   const places = new Set<string>();
   for (const place of module.places) {
     if (places.has(place.id)) faults.push(`${module.id}: the place ${place.id} stands twice`);

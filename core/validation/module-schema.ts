@@ -299,8 +299,30 @@ export const moduleSchema: ObjectSchema<object> = object({
       zone: id(),
       x: number().required(),
       y: number().required(),
+      axle: number().integer().min(0).max(15),
     }).noUnknown(),
   ).required(),
+  runningGear: object({
+    names: string().oneOf(['steer-and-drive', 'numbered', 'front-and-rear']).required(),
+    width: number().positive().max(5).required(),
+    axles: array(
+      object({
+        at: number().min(0).max(80).required(),
+        tyres: number().oneOf([1, 2]).required(),
+        steered: boolean(),
+        driven: boolean(),
+        lifts: boolean(),
+      }).noUnknown(),
+    )
+      .min(1)
+      .max(16)
+      .required(),
+    mayHaveDuals: boolean().required(),
+    mostAxles: number().integer().min(1).max(16).required(),
+  })
+    .noUnknown()
+    .default(undefined)
+    .optional(),
   shapes: array(object()).required(),
   checks: array(checkSchema).min(1).required(),
   procedures: array(

@@ -36,6 +36,32 @@ const WORDS: Words = {
     `${other} couples at ${amount(eye)} and ${unit} at ${amount(hook)}.`,
   overloaded: ({ unit, rated, aboard, full }, amount) =>
     `${unit} may weigh ${amount(rated)}, and with ${aboard.join(', ')} full it would weigh ${amount(full)}.`,
+  'card-no-axles': ({ unit }) => `The card of ${unit} names axles, and it has none to look at.`,
+  'card-axle-count': ({ unit, named, most }) =>
+    `The card of ${unit} names ${named} axles; a vehicle of its kind has 1 to ${most}.`,
+  'card-axle-place': ({ unit, axle }) =>
+    `The card of ${unit}: axle ${axle} is not behind the one before it, or not on the vehicle.`,
+  'card-axle-steered': ({ unit }) => `The card of ${unit} says that its first axle is not steered.`,
+  'card-tyres': ({ unit, axle }) =>
+    `The card of ${unit}: axle ${axle} has one tyre on each side or two, nothing else.`,
+  'card-duals': ({ unit, axle }) =>
+    `The card of ${unit} names two tyres on each side of axle ${axle}, where it can only have one.`,
+  'card-figure': ({ unit, field, value }, amount) =>
+    `The card of ${unit}: ${field} cannot be ${amount(value)}.`,
+  'card-masses': ({ unit, empty, gross }, amount) =>
+    `The card of ${unit}: it cannot weigh ${amount(empty)} empty and ${amount(gross)} at most.`,
+  'card-twice': ({ unit, item }) => `The card of ${unit} has ${item} twice.`,
+  'card-tank-place': ({ unit, tank }) =>
+    `The card of ${unit}: the volume or the place of ${tank} cannot be.`,
+  'card-date': ({ unit, item, until }) =>
+    `The card of ${unit}: the date of ${item}, ${until || 'nothing'}, is no day.`,
+  'card-chart-empty': ({ unit, chart }) => `The card of ${unit}: the chart ${chart} is empty.`,
+  'card-chart-order': ({ unit, chart }) =>
+    `The card of ${unit}: radii and lengths of the chart ${chart} do not rise from line to line.`,
+  'card-chart-hole': ({ unit, chart, radius, length }, amount) =>
+    `The card of ${unit}: the chart ${chart} has a hole at a radius of ${amount(radius)} with ${amount(length)} of boom.`,
+  'card-chart-rises': ({ unit, chart, radius, length }, amount) =>
+    `The card of ${unit}: by the chart ${chart} it could lift more further out, at ${amount(radius)} with ${amount(length)} of boom.`,
   'needs-contradict': ({ check, one, other }) =>
     `The check ${check} needs ${one} and ${other}, and nobody can give it both. It stays out of every plan until its content is mended.`,
   'no-chain-of-changes': ({ stop }) =>

@@ -13,6 +13,14 @@ export interface Before {
   readonly rule: string;
 }
 
+/** A place of a rated chart. */
+interface ChartPlace {
+  readonly unit: string;
+  readonly chart: string;
+  readonly radius: Amount;
+  readonly length: Amount;
+}
+
 /** Everything that the core has to say to a person, by its code, with what it is about. `unit` and `other` are numbers of units. */
 export interface Sayings {
   'rig-empty': object;
@@ -63,6 +71,21 @@ export interface Sayings {
     readonly aboard: readonly string[];
     readonly full: Amount;
   };
+  'card-no-axles': { readonly unit: string };
+  'card-axle-count': { readonly unit: string; readonly named: number; readonly most: number };
+  'card-axle-place': { readonly unit: string; readonly axle: number };
+  'card-axle-steered': { readonly unit: string };
+  'card-tyres': { readonly unit: string; readonly axle: number };
+  'card-duals': { readonly unit: string; readonly axle: number };
+  'card-figure': { readonly unit: string; readonly field: string; readonly value: Amount };
+  'card-masses': { readonly unit: string; readonly empty: Amount; readonly gross: Amount };
+  'card-twice': { readonly unit: string; readonly item: string };
+  'card-tank-place': { readonly unit: string; readonly tank: string };
+  'card-date': { readonly unit: string; readonly item: string; readonly until: string };
+  'card-chart-empty': { readonly unit: string; readonly chart: string };
+  'card-chart-order': { readonly unit: string; readonly chart: string };
+  'card-chart-hole': ChartPlace;
+  'card-chart-rises': ChartPlace;
   'needs-contradict': { readonly check: string; readonly one: string; readonly other: string };
   'no-chain-of-changes': { readonly stop: string };
   'rules-contradict': { readonly ring: readonly Before[] };

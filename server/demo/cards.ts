@@ -1,7 +1,8 @@
+import type { Axle, Card, Chart } from '@nazar/core/catalogue';
 import { toSi } from '@nazar/core/quantity';
 
 /** Masses in kg, heights in m, as they stand on the card of a unit. */
-interface Card {
+interface Masses {
   readonly massEmpty: number;
   readonly massGross?: number;
   readonly towRating?: number;
@@ -10,7 +11,7 @@ interface Card {
   readonly eyeHeight?: number;
 }
 
-const CARDS: Readonly<Record<string, Card>> = {
+const CARDS: Readonly<Record<string, Masses>> = {
   'straight-truck-air': { massEmpty: 7400, massGross: 15_000, towRating: 12_000, hookHeight: 0.82 },
   'straight-truck-hydraulic': {
     massEmpty: 4300,
@@ -62,7 +63,7 @@ const CARDS: Readonly<Record<string, Card>> = {
 const WITH_SOCKET = new Set(['hookHeight', 'eyeHeight']);
 
 /** The figures of a demo unit by its module; small trucks and their trailers have fewer pins and half the voltage. */
-export function cardOf(moduleId: string): Readonly<Record<string, number>> {
+export function figuresOfModule(moduleId: string): Readonly<Record<string, number>> {
   const card = CARDS[moduleId];
   if (!card) return {};
   const small = moduleId === 'straight-truck-hydraulic';
@@ -83,3 +84,53 @@ export function cardOf(moduleId: string): Readonly<Record<string, number>> {
     Object.entries(figures).filter((entry): entry is [string, number] => entry[1] !== undefined),
   );
 }
+
+const psi = (value: number) => toSi(value, 'psi');
+const steered = (at: number, cold: number): Axle => ({
+  at,
+  tyres: 1,
+  steered: true,
+  coldPressure: psi(cold),
+});
+const duals = (at: number, cold: number, more: Partial<Axle> = {}): Axle => ({
+  at,
+  tyres: 2,
+  coldPressure: psi(cold),
+  ...more,
+});
+
+/** Loads on four outriggers; where there is null the boom would be too long or too flat. Made up, as everything here. */
+const ON_OUTRIGGERS: Chart = {
+  id: 'on-outriggers',
+  title: 'four outriggers fully out, 4 t of counterweight',
+  lengths: [9.5, 15, 21, 27],
+  rows: [
+    { radius: 3, loads: [30_000, 24_000, 17_000, null] },
+    { radius: 4, loads: [24_000, 20_500, 15_500, 11_000] },
+    { radius: 6, loads: [15_200, 14_400, 12_300, 9400] },
+    { radius: 8, loads: [null, 9800, 9100, 7700] },
+    { radius: 10, loads: [null, 7000, 6800, 6100] },
+    { radius: 14, loads: [null, null, 4100, 3900] },
+    { radius: 18, loads: [null, null, 2600, 2500] },
+    { radius: 22, loads: [null, null, null, 1600] },
+  ],
+};
+
+/** Cards of units that differ from what is usual for their module, by number. */
+export const CARDS_OF_UNITS: Readonly<Record<string, Card>> = {
+  341: {
+    axles: [
+      steered(1.5, 125),
+      steered(3.1, 125),
+      duals(8.2, 105, { driven: true }),
+      duals(9.6, 105, { driven: true }),
+    ],
+    charts: [ON_OUTRIGGERS],
+    dated: [
+      { id: 'yearly-crane', title: 'Yearly inspection of the crane', until: '2027-05-14' },
+      { id: 'extinguisher', title: 'Extinguisher', until: '2027-03-31' },
+    ],
+  },
+  934: { axles: [duals(4.7, 80), duals(5.9, 80)] },
+  952: { axles: [duals(11.6, 100), duals(12.9, 100, { lifts: true })] },
+};

@@ -1,3 +1,4 @@
+import { findCardFaults } from '@nazar/core/card';
 import { catalogue } from '@nazar/core/content';
 import { composeRig, findMisfits, findUnweighed, moduleOfUnit } from '@nazar/core/rig';
 import { rigs, unitByNumber, units } from './fleet';
@@ -29,5 +30,13 @@ it.each(units.map((unit) => [unit.number, unit] as const))(
       (field) => field.required && unit.specification[field.id] === undefined,
     );
     expect(required.map(({ id }) => id)).toEqual([]);
+  },
+);
+
+it.each(units.map((unit) => [unit.number, unit] as const))(
+  'the card of %s is as it can be',
+  (_, unit) => {
+    const module = moduleOfUnit(unit, catalogue);
+    expect(findCardFaults(unit.number, unit.specification, unit.card, module)).toEqual([]);
   },
 );

@@ -1,7 +1,8 @@
 import { catalogue } from '@nazar/core/content';
 import { toSi } from '@nazar/core/quantity';
 import { garage, north, quay, station } from './depots';
-import { cardOf } from './cards';
+import type { Card } from '@nazar/core/catalogue';
+import { figuresOfModule, CARDS_OF_UNITS } from './cards';
 import { demoId } from './demo-id';
 
 export interface DemoUnit {
@@ -13,6 +14,7 @@ export interface DemoUnit {
   readonly fitted: readonly string[];
   readonly depotId: string;
   readonly specification: Readonly<Record<string, number>>;
+  readonly card?: Card;
 }
 
 const psi = (value: number) => toSi(value, 'psi');
@@ -74,10 +76,11 @@ function ofDepot(depotId: string, rows: readonly Row[]): DemoUnit[] {
             .flatMap(({ specification }) => specification)
             .flatMap(({ id }) => (FIGURES[id] === undefined ? [] : [[id, FIGURES[id]]])),
         ),
-        ...cardOf(moduleId),
+        ...figuresOfModule(moduleId),
         // Soft tyres for soft ground.
         ...(moduleId === 'light-utility' && { coldPressureSteer: psi(18) }),
       },
+      ...(CARDS_OF_UNITS[number] && { card: CARDS_OF_UNITS[number] }),
     };
   });
 }

@@ -138,6 +138,7 @@ async function insertWorld(owner: Knex): Promise<void> {
         fitted: [...(unit.fitted ?? [])],
         depot_id: unit.depotId,
         specification: JSON.stringify(unit.specification),
+        card: unit.card ? JSON.stringify(unit.card) : null,
         ...inHalvern,
       })),
     );

@@ -21,9 +21,9 @@ function ownShare(key: string): number {
 }
 
 /** The placard of the axle, from the unit's own card, psi. */
-function coldPressureOf({ check, unit }: CheckInstance): number {
+function coldPressureOf({ check, figures }: CheckInstance): number {
   const limit = check.reading?.bands[0]?.limit;
-  const si = limit?.from === 'specification' ? unit.specification[limit.field] : undefined;
+  const si = limit?.from === 'specification' ? figures[limit.field] : undefined;
   return si === undefined ? 90 : fromSi(si, 'psi');
 }
 

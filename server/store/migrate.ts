@@ -9,6 +9,7 @@ import * as knownDevices from './migrations/2026-11-26-known-devices';
 import * as partitions from './migrations/2026-11-26-partitions';
 import * as sendersOfPhotos from './migrations/2026-11-26-senders-of-photos';
 import * as arrivals from './migrations/2026-11-27-arrivals';
+import * as cards from './migrations/2026-11-27-cards';
 import * as heads from './migrations/2026-11-27-heads';
 import * as retiredPolicies from './migrations/2026-11-27-retired-policies';
 import * as sessions from './migrations/2026-11-27-sessions';
@@ -35,6 +36,7 @@ const MIGRATIONS: readonly Migration[] = [
   { name: '2026-11-27-sessions', up: sessions.up },
   { name: '2026-11-27-heads', up: heads.up },
   { name: '2026-11-27-retired-policies', up: retiredPolicies.up },
+  { name: '2026-11-27-cards', up: cards.up },
 ];
 
 const migrationSource: Knex.MigrationSource<Migration> = {

@@ -80,7 +80,8 @@ export async function openInspection(
   const catalogue = begun && (await catalogueOf(trx, begun.catalogueVersion));
   return {
     log,
-    units,
+    // A card that was kept before cards had a structure has none.
+    units: units.map(({ card, ...unit }) => (card ? { ...unit, card } : unit)),
     defects: open.map((each) => ({ ...each, reportedAt: new Date(each.reportedAt).toISOString() })),
     rules: { choice: choice ?? undefined, own, content, catalogue },
     repairs: repairs.map((each) => ({ ...each, odometer: each.odometer ?? undefined })),

@@ -1,3 +1,4 @@
+import type { Card } from '@nazar/core/catalogue';
 import type { Unit } from '@nazar/core/rig';
 import type { Knex } from 'knex';
 
@@ -14,6 +15,7 @@ interface UnitRow {
   module_id: string;
   fitted: string[];
   specification: Record<string, number>;
+  card: Card | null;
 }
 
 function toUnit(row: UnitRow): DepotUnit {
@@ -26,6 +28,7 @@ function toUnit(row: UnitRow): DepotUnit {
     moduleId: row.module_id,
     fitted: row.fitted,
     specification: row.specification,
+    ...(row.card && { card: row.card }),
   };
 }
 

@@ -23,6 +23,7 @@ export function unitAlone(unit: Unit, catalogue: Catalogue): Rig | undefined {
       unit,
       check,
       place,
+      figures: unit.specification,
       zoneKey: `${unit.id}/${check.zone}`,
       x: place?.x ?? Math.min(Math.max(zone?.x ?? 0, 0), module.length),
       y: place?.y ?? 0,

@@ -8,7 +8,13 @@ import { outsideChecks } from './outside';
 import { truckServices } from './services';
 import { upkeepChecks } from './upkeep';
 
-export { chassisPlaces, chassisShapes, chassisZones, type ChassisMeasures } from './measures';
+export {
+  chassisGear,
+  chassisPlaces,
+  chassisShapes,
+  chassisZones,
+  type ChassisMeasures,
+} from './measures';
 export { truckSpecification as chassisSpecification } from './specification';
 
 /** What every chassis that drives is asked, in the order of the feet: outside, engine bay, cab, brakes. */

@@ -1,11 +1,14 @@
-import type { Place, Shape, Zone } from '../../catalogue';
-import { caution, place, rect, wheelShape } from '../write';
+import { wheelPlaces, wheelShapes } from '../../card';
+import type { Place, RunningGear, Shape, Zone } from '../../catalogue';
+import { caution, place, rect } from '../write';
 
 /** Where things are on a chassis that drives, metres from its front. */
 export interface ChassisMeasures {
   readonly length: number;
   readonly width: number;
   readonly frontAxle: number;
+  /** Steered axles behind the first one. */
+  readonly furtherSteered?: readonly number[];
   readonly rearAxles: readonly number[];
   /** Two tyres side by side on the rear axles. */
   readonly dual: boolean;
@@ -21,6 +24,7 @@ const traffic = caution('WARNING', 'Stay off the traffic side while anything pas
 /** Stops of the walk, under the same names on every chassis, so that shared checks find theirs. */
 export function chassisZones(of: ChassisMeasures): Zone[] {
   const feet = of.width / 2 + 0.8;
+  const front = middle([of.frontAxle, ...(of.furtherSteered ?? [])]);
   const rear = middle(of.rearAxles);
   const inside = (of.cab.from + of.cab.to) / 2;
   const wheel = (id: string, title: string, x: number, y: number, cautions = [under]): Zone => ({
@@ -33,7 +37,7 @@ export function chassisZones(of: ChassisMeasures): Zone[] {
   });
   return [
     { id: 'front-corner', title: "Driver's front corner", round: 'outside', x: -0.3, y: -1.5 },
-    wheel('driver-front-wheel', 'Front wheel, driver side', of.frontAxle, -feet, [under, traffic]),
+    wheel('driver-front-wheel', 'Front wheel, driver side', front, -feet, [under, traffic]),
     { id: 'driver-side', title: 'Driver side, tanks', round: 'outside', x: of.tanks, y: -feet },
     wheel('driver-rear-wheels', 'Rear wheels, driver side', rear, -feet),
     {
@@ -53,7 +57,7 @@ export function chassisZones(of: ChassisMeasures): Zone[] {
       y: feet,
       cautions: [caution('CAUTION', 'Exhaust and after-treatment burn for half an hour.')],
     },
-    wheel('curb-front-wheel', 'Front wheel, curb side', of.frontAxle, feet),
+    wheel('curb-front-wheel', 'Front wheel, curb side', front, feet),
     { id: 'front', title: 'Front end', round: 'outside', x: -0.8, y: 0.2 },
     {
       id: 'engine-bay',
@@ -98,15 +102,34 @@ export function chassisZones(of: ChassisMeasures): Zone[] {
 const middle = (list: readonly number[]) =>
   list.reduce((sum, each) => sum + each, 0) / Math.max(1, list.length);
 
+/** The axles of a chassis that drives: those that steer in front, those that are driven behind. */
+export function chassisGear(of: ChassisMeasures): RunningGear {
+  return {
+    names: 'steer-and-drive',
+    width: of.width - 0.06,
+    axles: [
+      ...[of.frontAxle, ...(of.furtherSteered ?? [])].map((at) => ({
+        at,
+        tyres: 1 as const,
+        steered: true,
+      })),
+      ...of.rearAxles.map((at) => ({
+        at,
+        tyres: of.dual ? (2 as const) : (1 as const),
+        driven: true,
+      })),
+    ],
+    mayHaveDuals: true,
+    mostAxles: 6,
+  };
+}
+
 /** Wheels, lamps, mirrors and sides, with the sorts that shared checks ask for. */
 export function chassisPlaces(of: ChassisMeasures): Place[] {
   const edge = of.width / 2 - 0.03;
   const lamp = of.width / 2 - 0.3;
-  const steer = ['steer', 'tyre', 'wheel-end', 'spring', 'brake'];
   return [
-    place('steer-left', 'left steer', steer, 'driver-front-wheel', of.frontAxle, -(edge - 0.2)),
-    place('steer-right', 'right steer', steer, 'curb-front-wheel', of.frontAxle, edge - 0.2),
-    ...of.rearAxles.flatMap((x, index) => rearPlaces(of, x, index)),
+    ...wheelPlaces(chassisGear(of)),
     place('headlamp-left', 'left', ['headlamp', 'front-signal'], 'front', 0.1, -lamp),
     place('headlamp-right', 'right', ['headlamp', 'front-signal'], 'front', 0.1, lamp),
     place('roof-lamps', 'cab roof', ['roof-lamps'], 'front', of.cab.from + 0.3, 0),
@@ -133,45 +156,9 @@ export function chassisPlaces(of: ChassisMeasures): Place[] {
   ];
 }
 
-function rearPlaces(of: ChassisMeasures, x: number, index: number): Place[] {
-  const name = of.rearAxles.length > 1 ? `drive${index + 1}` : 'drive';
-  const axle = of.rearAxles.length > 1 ? `axle ${index + 2} ` : '';
-  const outer = of.width / 2 - 0.17;
-  const inner = outer - 0.36;
-  const end = ['wheel-end', 'pair', 'spring', 'brake'];
-  const sides = [
-    ['left', 'driver-rear-wheels', -1],
-    ['right', 'curb-rear-wheels', 1],
-  ] as const;
-  return sides.flatMap(([side, zone, sign]) => [
-    ...(of.dual
-      ? [
-          place(
-            `${name}-${side}-outer`,
-            `${axle}${side} outer`,
-            ['dual', 'tyre'],
-            zone,
-            x,
-            sign * outer,
-          ),
-          place(
-            `${name}-${side}-inner`,
-            `${axle}${side} inner`,
-            ['dual', 'tyre'],
-            zone,
-            x,
-            sign * inner,
-          ),
-        ]
-      : [place(`${name}-${side}-tyre`, `${axle}${side}`, ['dual', 'tyre'], zone, x, sign * outer)]),
-    place(`${name}-${side}`, `${axle}${side} rear`, end, zone, x, sign * (outer - 0.18)),
-  ]);
-}
-
 /** Frame, cab, wheels and lamps; what stands on it is added by the module. */
 export function chassisShapes(of: ChassisMeasures): Shape[] {
   const half = of.width / 2;
-  const outer = half - 0.17;
   const { cab } = of;
   return [
     rect('frame', 0.3, -0.43, of.length - 0.5, 0.86),
@@ -185,12 +172,7 @@ export function chassisShapes(of: ChassisMeasures): Shape[] {
       0.18,
     ),
     rect('glass', cab.from + 0.08, -half + 0.2, 0.3, of.width - 0.4, 0.1),
-    ...[-outer + 0.06, outer - 0.06].map((y) => wheelShape(of.frontAxle, y, 0.3)),
-    ...of.rearAxles.flatMap((x) =>
-      (of.dual ? [-outer, -outer + 0.36, outer - 0.36, outer] : [-outer, outer]).map((y) =>
-        wheelShape(x, y),
-      ),
-    ),
+    ...wheelShapes(chassisGear(of)),
     ...[-half + 0.3, half - 0.3].flatMap((y) => [
       rect('lamp', 0.02, y - 0.15, 0.12, 0.3),
       rect('lamp', of.length - 0.12, y - 0.15, 0.1, 0.3),

@@ -1,39 +1,19 @@
 import { LAW } from '../../catalogue';
-import { pressureCheck, thumpCheck, treadCheck } from '../shared/tyres';
+import { betweenDualsCheck, pressureCheck, thumpCheck, treadCheck } from '../shared/tyres';
 import type { Check } from '../../catalogue';
 import { check, leak, symptom, worse } from '../write';
-
-const BOTH = ['pre-trip', 'post-trip'] as const;
 
 /** At the dual wheels of each side. */
 export const rearWheelChecks: Check[] = [
   thumpCheck('truck', 'driver-rear-wheels', 'dual', 'coldPressureDrive'),
   treadCheck('truck', 'driver-rear-wheels', 'dual', LAW.treadOther, 'treadNewDrive', false),
   pressureCheck('truck', 'driver-rear-wheels', 'dual', 'coldPressureDrive', false),
-  check({
-    id: 'truck.tyre.between-duals',
-    title: 'Look between the two tyres',
-    zone: 'driver-rear-wheels',
-    each: 'pair',
-    method: 'look',
-    phases: BOTH,
-    needs: ['lamp'],
-    seconds: 7,
-    criterion: 'Daylight between them, nothing stuck, same height.',
-    source: '49 CFR 393.75(a)(3)',
-    symptoms: [
-      symptom('duals-touch', 'They touch', 'tyres', 'stop'),
-      symptom('duals-object', 'Stone or timber stuck', 'tyres', 'stop'),
-      symptom('duals-uneven', 'One clearly lower', 'tyres', 'repair'),
-    ],
-    fixes: { 'duals-object': ['Take the stone out with the bar'] },
-    why: 'A stone from between duals goes through a windscreen.',
-  }),
+  betweenDualsCheck('truck', 'driver-rear-wheels'),
   check({
     id: 'truck.body.mud-flap',
     title: 'Look at the mud flap',
     zone: 'driver-rear-wheels',
-    each: 'pair',
+    each: 'rear-end',
     method: 'look',
     seconds: 4,
     criterion: 'There, whole, clear of the tyre.',

@@ -1,4 +1,5 @@
 import {
+  chassisGear,
   chassisPlaces,
   chassisShapes,
   chassisSpecification,
@@ -311,6 +312,7 @@ export const hydraulicTruck: Module = module({
     ({ kind, id }) => kind !== 'pressure' || id.startsWith('cold'),
   ),
   zones: chassisZones(measures),
+  runningGear: chassisGear(measures),
   places: chassisPlaces(measures),
   shapes: [...chassisShapes(measures), rect('deck', 2.1, -1.2, 5.1, 2.4, 0.05)],
   // Pedal, booster and back-up pump are tried before the first roll.

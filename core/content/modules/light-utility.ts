@@ -1,19 +1,9 @@
 import { LAW } from '../../catalogue';
 import { pressureCheck, treadCheck, tyreBodyChecks } from '../shared/tyres';
 import { wheelChecks } from '../shared/wheels';
-import type { Check, Module, Zone } from '../../catalogue';
-import {
-  BY_HAND,
-  caution,
-  check,
-  faultsOf,
-  leak,
-  module,
-  moved,
-  place,
-  rect,
-  wheelShape,
-} from '../write';
+import { wheelPlaces, wheelShapes } from '../../card';
+import type { Check, Module, RunningGear, Zone } from '../../catalogue';
+import { BY_HAND, caution, check, faultsOf, leak, module, moved, place, rect } from '../write';
 
 const P = 'utility';
 const { stops, repairs, watches } = faultsOf('engine', ['road', 'yard']);
@@ -384,6 +374,17 @@ const stand = (id: string, title: string, x: number, y: number): Zone => ({
   y,
 });
 
+const gear: RunningGear = {
+  names: 'front-and-rear',
+  width: 1.46,
+  axles: [
+    { at: 0.5, tyres: 1, steered: true, driven: true },
+    { at: 2.5, tyres: 1, driven: true },
+  ],
+  mayHaveDuals: false,
+  mostAxles: 2,
+};
+
 /** Side-by-side or other light utility vehicle. */
 export const lightUtility: Module = module({
   id: 'light-utility',
@@ -409,18 +410,16 @@ export const lightUtility: Module = module({
     stand('front', 'Front end', -0.6, 0.2),
     { id: 'seat', title: "Driver's seat", round: 'cab', x: 1.3, y: -0.4 },
   ],
+  runningGear: gear,
   places: [
-    place('front-left', 'front left', ['tyre'], 'driver-side', 0.5, -0.6),
-    place('rear-left', 'rear left', ['tyre'], 'driver-side', 2.5, -0.6),
-    place('front-right', 'front right', ['tyre'], 'curb-side', 0.5, 0.6),
-    place('rear-right', 'rear right', ['tyre'], 'curb-side', 2.5, 0.6),
+    ...wheelPlaces(gear),
     place('seat-left', 'driver', ['seat'], 'seat', 1.4, -0.35),
     place('seat-right', 'passenger', ['seat'], 'seat', 1.4, 0.35),
   ],
   shapes: [
     rect('cab', 0.1, -0.6, 2, 1.2, 0.2),
     rect('body', 2, -0.65, 1.1, 1.3, 0.05),
-    ...[0.5, 2.5].flatMap((x) => [wheelShape(x, -0.62, 0.22), wheelShape(x, 0.62, 0.22)]),
+    ...wheelShapes(gear),
   ],
   checks,
   services: [{ id: `${P}.service`, title: 'Oil, filter, belt', every: { hours: 100 } }],

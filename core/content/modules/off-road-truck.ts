@@ -1,4 +1,5 @@
 import {
+  chassisGear,
   chassisPlaces,
   chassisShapes,
   chassisSpecification,
@@ -262,6 +263,7 @@ export const offRoadTruck: Module = module({
   gives: ['air-lines', 'electrical-socket', 'warning-lamps'],
   specification: chassisSpecification,
   zones: chassisZones(measures),
+  runningGear: chassisGear(measures),
   places: [
     ...chassisPlaces(measures),
     place('troop-seat-left', 'driver side', ['troop-seat'], 'rear', 5, -0.9),

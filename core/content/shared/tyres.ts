@@ -79,7 +79,7 @@ export function pressureCheck(
 export function thumpCheck(prefix: string, zone: string, each: string, field: string): Check {
   return check({
     id: `${prefix}.tyre.thump-${each}`,
-    title: 'Thump the tyre, inner and outer apart',
+    title: each === 'dual' ? 'Thump each tyre by itself' : 'Thump the tyre',
     zone,
     each,
     method: 'thump',
@@ -200,4 +200,27 @@ export function tyreBodyChecks(prefix: string, zone: string, each: string): Chec
       why: 'A rubbing stem lets a tyre down at the far end of the route.',
     }),
   ];
+}
+
+/** Between two tyres of a pair: only where the axles of the unit have two. */
+export function betweenDualsCheck(prefix: string, zone: string): Check {
+  return check({
+    id: `${prefix}.tyre.between-duals`,
+    title: 'Look between the two tyres',
+    zone,
+    each: 'pair',
+    method: 'look',
+    phases: ['pre-trip', 'post-trip'],
+    needs: ['lamp'],
+    seconds: 7,
+    criterion: 'Daylight between them, nothing stuck, same height.',
+    source: '49 CFR 393.75(a)(3)',
+    symptoms: [
+      symptom('duals-touch', 'They touch', 'tyres', 'stop'),
+      symptom('duals-object', 'Stone or timber stuck', 'tyres', 'stop'),
+      symptom('duals-uneven', 'One clearly lower', 'tyres', 'repair'),
+    ],
+    fixes: { 'duals-object': ['Take the stone out with the bar'] },
+    why: 'A stone from between duals goes through a windscreen.',
+  });
 }

@@ -2,10 +2,25 @@ import { LAW } from '../../catalogue';
 import { renamed, renamedServices } from '../renamed';
 import { airBrakeChecks } from '../shared/foundation-brakes';
 import { suspensionChecks } from '../shared/suspension';
-import { pressureCheck, thumpCheck, treadCheck, tyreBodyChecks } from '../shared/tyres';
+import {
+  betweenDualsCheck,
+  pressureCheck,
+  thumpCheck,
+  treadCheck,
+  tyreBodyChecks,
+} from '../shared/tyres';
 import { wheelChecks } from '../shared/wheels';
-import type { Check, Place, Service, Shape, SpecificationField, Zone } from '../../catalogue';
-import { caution, place, rect, wheelShape } from '../write';
+import { wheelPlaces, wheelShapes } from '../../card';
+import type {
+  Check,
+  Place,
+  RunningGear,
+  Service,
+  Shape,
+  SpecificationField,
+  Zone,
+} from '../../catalogue';
+import { caution, place, rect } from '../write';
 import { trailerCalendarChecks } from './by-calendar';
 import { rearChecks } from './rear';
 import { sideChecks } from './sides';
@@ -20,6 +35,10 @@ export interface TrailerMeasures {
   readonly length: number;
   readonly width: number;
   readonly axles: readonly number[];
+  /** Two tyres side by side. */
+  readonly dual?: boolean;
+  /** Every axle steers. */
+  readonly steered?: boolean;
 }
 
 const under = caution('DANGER', 'Chocks in before you reach under.');
@@ -64,16 +83,27 @@ export function trailerZones(of: TrailerMeasures, front: string): Zone[] {
   ];
 }
 
+/** The axles of what is towed; a unit may have others, singles or duals. */
+export function trailerGear(of: TrailerMeasures): RunningGear {
+  return {
+    names: 'numbered',
+    width: of.width - 0.12,
+    axles: of.axles.map((at) => ({
+      at,
+      tyres: of.dual ? 2 : 1,
+      ...(of.steered && { steered: true }),
+    })),
+    mayHaveDuals: true,
+    mostAxles: 12,
+  };
+}
+
 export function trailerPlaces(of: TrailerMeasures): Place[] {
   const edge = of.width / 2 - 0.03;
   const wheel = of.width / 2 - 0.2;
-  const sorts = ['tyre', 'wheel-end', 'spring', 'brake'];
   const mid = of.length / 2;
   return [
-    ...of.axles.flatMap((x, index) => [
-      place(`axle-${index + 1}-left`, `axle ${index + 1} left`, sorts, 'driver-wheels', x, -wheel),
-      place(`axle-${index + 1}-right`, `axle ${index + 1} right`, sorts, 'curb-wheels', x, wheel),
-    ]),
+    ...wheelPlaces(trailerGear(of)),
     place('side-left', 'driver side', ['side', 'fender'], 'driver-wheels', mid, -edge),
     place('side-right', 'curb side', ['side', 'fender'], 'curb-wheels', mid, edge),
     place(
@@ -91,7 +121,7 @@ export function trailerPlaces(of: TrailerMeasures): Place[] {
 export function trailerShapes(of: TrailerMeasures): Shape[] {
   const wheel = of.width / 2 - 0.17;
   return [
-    ...of.axles.flatMap((x) => [wheelShape(x, -wheel), wheelShape(x, wheel)]),
+    ...wheelShapes(trailerGear(of)),
     ...[-wheel, wheel].map((y) => rect('lamp', of.length - 0.12, y - 0.15, 0.1, 0.3)),
   ];
 }
@@ -104,6 +134,7 @@ export function ofTrailer(prefix: string, without: readonly string[] = []): Chec
     treadCheck(own, 'driver-wheels', 'tyre', LAW.treadOther, 'treadNewTrailer', false),
     pressureCheck(own, 'driver-wheels', 'tyre', 'coldPressureTrailer', false),
     ...tyreBodyChecks(own, 'driver-wheels', 'tyre'),
+    betweenDualsCheck(own, 'driver-wheels'),
     ...wheelChecks(own, 'driver-wheels', 'wheel-end'),
     ...suspensionChecks(own, 'driver-wheels', 'spring'),
     ...airBrakeChecks(own, 'driver-wheels', 'brake', false),

@@ -51,7 +51,7 @@ export function ReadingSheet(props: ReadingSheetProps) {
   // A number that leaps from the last one is typed twice.
   const [leapt, setLeapt] = useState<number>();
   if (!reading) return null;
-  const { specification } = instance.unit;
+  const { figures: specification } = instance;
   const unit = unitOf(reading, habit);
   const range = soundRange(reading, specification, combinationAir);
   const parsed = parseTyped(typed, unit);
@@ -185,7 +185,7 @@ function StopWords({
   );
   const range = soundRange(
     { ...reading, bands: stopping },
-    instance.unit.specification,
+    instance.figures,
     combinationAir,
   );
   const source = (limit: AppliedLimit) =>
@@ -230,6 +230,6 @@ export function judgeKept(
     reading,
     values,
     combinationAir,
-    specification: instance.unit.specification,
+    specification: instance.figures,
   });
 }

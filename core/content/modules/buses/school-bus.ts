@@ -1,4 +1,10 @@
-import { chassisPlaces, chassisShapes, chassisSpecification, chassisZones } from '../../chassis';
+import {
+  chassisGear,
+  chassisPlaces,
+  chassisShapes,
+  chassisSpecification,
+  chassisZones,
+} from '../../chassis';
 import type { Check, Module } from '../../../catalogue';
 import { BY_HAND, caution, check, faultsOf, module, moved, place, rect } from '../../write';
 import { ofBus, passengerChecks } from './shared';
@@ -267,6 +273,7 @@ export const schoolBus: Module = module({
     { id: 'aisle', title: 'Aisle', round: 'aboard', x: 6, y: 0 },
     { id: 'last-row', title: 'Last row', round: 'aboard', x: 9.8, y: 0, tagged: ['post-trip'] },
   ],
+  runningGear: chassisGear(measures),
   places: [
     ...chassisPlaces(measures),
     ...[1, 2, 3, 4, 5, 6, 7, 8].map((each) =>

@@ -1,4 +1,10 @@
-import { chassisPlaces, chassisShapes, chassisSpecification, chassisZones } from '../../chassis';
+import {
+  chassisGear,
+  chassisPlaces,
+  chassisShapes,
+  chassisSpecification,
+  chassisZones,
+} from '../../chassis';
 import type { Check, Module } from '../../../catalogue';
 import { BY_HAND, caution, check, faultsOf, module, moved, place, rect } from '../../write';
 import { ofBus, passengerChecks } from './shared';
@@ -218,6 +224,7 @@ export const transitBus: Module = module({
     { id: 'aisle', title: 'Aisle', round: 'aboard', x: 6, y: 0 },
     { id: 'last-row', title: 'Last row', round: 'aboard', x: 11.3, y: 0 },
   ],
+  runningGear: chassisGear(measures),
   places: [
     ...chassisPlaces(measures),
     ...[1, 2, 3, 4, 5, 6].map((each) =>

@@ -1,4 +1,5 @@
 import {
+  chassisGear,
   chassisPlaces,
   chassisShapes,
   chassisSpecification,
@@ -472,6 +473,7 @@ export const firePumper: Module = module({
       cautions: [burst],
     },
   ],
+  runningGear: chassisGear(measures),
   places: [
     ...chassisPlaces(measures),
     ...[1, 2, 3, 4].map((each) =>

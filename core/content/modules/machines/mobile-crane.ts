@@ -1,4 +1,5 @@
 import {
+  chassisGear,
   chassisPlaces,
   chassisShapes,
   chassisSpecification,
@@ -486,6 +487,7 @@ export const mobileCrane: Module = module({
       cautions: [below],
     },
   ],
+  runningGear: chassisGear(measures),
   places: [
     ...chassisPlaces(measures),
     place('outrigger-fl', 'front left', ['outrigger'], 'driver-side', 3.4, -1.2),

@@ -6,7 +6,7 @@ import {
   chassisServices,
   chassisSpecification,
 } from '../../chassis';
-import { HEIGHT, LENGTH, WIDTH, places, shapes, zones } from './measures';
+import { HEIGHT, LENGTH, WIDTH, gear, places, shapes, zones } from './measures';
 
 export const straightTruck: Module = module({
   id: 'straight-truck-air',
@@ -33,6 +33,7 @@ export const straightTruck: Module = module({
   gives: ['air-lines', 'electrical-socket', 'charging-lead', 'warning-lamps'],
   specification: chassisSpecification,
   zones,
+  runningGear: gear,
   places,
   shapes,
   checks: chassisChecks,

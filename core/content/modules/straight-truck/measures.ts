@@ -1,4 +1,5 @@
-import type { Place, Shape, Zone } from '../../../catalogue';
+import { wheelPlaces, wheelShapes } from '../../../card';
+import type { Place, RunningGear, Shape, Zone } from '../../../catalogue';
 import { caution, place } from '../../write';
 
 export const LENGTH = 8.4;
@@ -115,73 +116,19 @@ export const zones: Zone[] = [
   },
 ];
 
-const DUAL_Y = { outer: 1.08, inner: 0.72 };
+export const gear: RunningGear = {
+  names: 'steer-and-drive',
+  width: 2.44,
+  axles: [
+    { at: FRONT_AXLE, tyres: 1, steered: true },
+    { at: REAR_AXLE, tyres: 2, driven: true },
+  ],
+  mayHaveDuals: true,
+  mostAxles: 6,
+};
 
 export const places: Place[] = [
-  place(
-    'steer-left',
-    'left steer',
-    ['steer', 'tyre', 'wheel-end', 'spring', 'brake'],
-    'driver-front-wheel',
-    FRONT_AXLE,
-    -1.02,
-  ),
-  place(
-    'steer-right',
-    'right steer',
-    ['steer', 'tyre', 'wheel-end', 'spring', 'brake'],
-    'curb-front-wheel',
-    FRONT_AXLE,
-    1.02,
-  ),
-  place(
-    'drive-left-outer',
-    'left outer',
-    ['dual', 'tyre'],
-    'driver-rear-wheels',
-    REAR_AXLE,
-    -DUAL_Y.outer,
-  ),
-  place(
-    'drive-left-inner',
-    'left inner',
-    ['dual', 'tyre'],
-    'driver-rear-wheels',
-    REAR_AXLE,
-    -DUAL_Y.inner,
-  ),
-  place(
-    'drive-left',
-    'left rear',
-    ['wheel-end', 'pair', 'spring', 'brake'],
-    'driver-rear-wheels',
-    REAR_AXLE,
-    -0.9,
-  ),
-  place(
-    'drive-right-outer',
-    'right outer',
-    ['dual', 'tyre'],
-    'curb-rear-wheels',
-    REAR_AXLE,
-    DUAL_Y.outer,
-  ),
-  place(
-    'drive-right-inner',
-    'right inner',
-    ['dual', 'tyre'],
-    'curb-rear-wheels',
-    REAR_AXLE,
-    DUAL_Y.inner,
-  ),
-  place(
-    'drive-right',
-    'right rear',
-    ['wheel-end', 'pair', 'spring', 'brake'],
-    'curb-rear-wheels',
-    REAR_AXLE,
-    0.9,
-  ),
+  ...wheelPlaces(gear),
   place('headlamp-left', 'left', ['headlamp', 'front-signal'], 'front', 0.1, -0.95),
   place('headlamp-right', 'right', ['headlamp', 'front-signal'], 'front', 0.1, 0.95),
   place('roof-lamps', 'cab roof', ['roof-lamps'], 'front', 1.6, 0),
@@ -264,10 +211,7 @@ export const shapes: Shape[] = [
     length: 0,
     width: 2.4,
   })),
-  ...[-1.02, 1.02].map((y): Shape => wheel(FRONT_AXLE, y, 0.3)),
-  ...[-DUAL_Y.outer, -DUAL_Y.inner, DUAL_Y.inner, DUAL_Y.outer].map((y): Shape =>
-    wheel(REAR_AXLE, y, 0.28),
-  ),
+  ...wheelShapes(gear),
   ...[-0.95, 0.95].map((y): Shape => ({
     kind: 'rect',
     role: 'lamp',
@@ -285,15 +229,3 @@ export const shapes: Shape[] = [
     width: 0.3,
   })),
 ];
-
-function wheel(x: number, y: number, width: number): Shape {
-  return {
-    kind: 'rect',
-    role: 'wheel',
-    x: x - 0.52,
-    y: y - width / 2,
-    length: 1.04,
-    width,
-    round: 0.08,
-  };
-}

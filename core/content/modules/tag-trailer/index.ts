@@ -6,7 +6,7 @@ import {
   trailerServices,
   trailerSpecification,
 } from '../../trailer';
-import { HEIGHT, LENGTH, WIDTH, places, shapes, zones } from './measures';
+import { HEIGHT, LENGTH, WIDTH, gear, places, shapes, zones } from './measures';
 
 export const tagTrailer: Module = module({
   id: 'tag-trailer-air',
@@ -32,6 +32,7 @@ export const tagTrailer: Module = module({
     },
   ],
   zones,
+  runningGear: gear,
   places,
   shapes,
   checks: trailerChecks,

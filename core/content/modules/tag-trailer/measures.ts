@@ -1,4 +1,5 @@
-import type { Place, Shape, Zone } from '../../../catalogue';
+import { wheelPlaces, wheelShapes } from '../../../card';
+import type { Place, RunningGear, Shape, Zone } from '../../../catalogue';
 import { caution } from '../../write';
 
 /** The drawbar is part of the length: x = 0 is the coupling eye. */
@@ -54,25 +55,16 @@ export const zones: Zone[] = [
   },
 ];
 
+export const gear: RunningGear = {
+  names: 'numbered',
+  width: 2.38,
+  axles: AXLES.map((at) => ({ at, tyres: 1 })),
+  mayHaveDuals: true,
+  mostAxles: 4,
+};
+
 export const places: Place[] = [
-  ...AXLES.flatMap((x, index): Place[] => [
-    {
-      id: `axle-${index + 1}-left`,
-      title: `axle ${index + 1} left`,
-      sorts: ['tyre', 'wheel-end', 'spring', 'brake'],
-      zone: 'driver-wheels',
-      x,
-      y: -1.05,
-    },
-    {
-      id: `axle-${index + 1}-right`,
-      title: `axle ${index + 1} right`,
-      sorts: ['tyre', 'wheel-end', 'spring', 'brake'],
-      zone: 'curb-wheels',
-      x,
-      y: 1.05,
-    },
-  ]),
+  ...wheelPlaces(gear),
   {
     id: 'side-left',
     title: 'driver side',
@@ -168,17 +160,7 @@ export const shapes: Shape[] = [
     width: 0.75,
     round: 0.05,
   })),
-  ...AXLES.flatMap((x) =>
-    [-1.05, 1.05].map((y): Shape => ({
-      kind: 'rect',
-      role: 'wheel',
-      x: x - 0.4,
-      y: y - 0.15,
-      length: 0.8,
-      width: 0.3,
-      round: 0.08,
-    })),
-  ),
+  ...wheelShapes(gear),
   ...[-1.2, 0.95].map((y): Shape => ({
     kind: 'rect',
     role: 'lamp',

@@ -1,4 +1,5 @@
 import {
+  chassisGear,
   chassisPlaces,
   chassisShapes,
   chassisSpecification,
@@ -162,6 +163,7 @@ export const roadTractor: Module = module({
     { id: 'kingpinLoad', title: 'Rated load of the fifth wheel', kind: 'mass' },
   ],
   zones: chassisZones(measures),
+  runningGear: chassisGear(measures),
   places: chassisPlaces(measures),
   shapes: [...chassisShapes(measures), rect('platform', 5.1, -0.5, 1, 1, 0.45)],
   checks: [...shared.checks, ...own],

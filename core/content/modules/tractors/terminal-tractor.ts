@@ -1,4 +1,5 @@
 import {
+  chassisGear,
   chassisPlaces,
   chassisShapes,
   chassisSpecification,
@@ -312,6 +313,7 @@ export const terminalTractor: Module = module({
       cautions: [boom],
     },
   ],
+  runningGear: chassisGear(measures),
   places: chassisPlaces(measures),
   shapes: [
     ...chassisShapes(measures),

@@ -2,6 +2,7 @@ import {
   drawbarChecks,
   ofTrailer,
   servicesOfTrailer,
+  trailerGear,
   trailerPlaces,
   trailerShapes,
   trailerSpecification,
@@ -82,7 +83,7 @@ const own: Check[] = [
     why: 'It proves every valve in the train.',
   }),
 ];
-const of = { length: 3, width: 2.4, axles: [2.1] };
+const of = { length: 3, width: 2.4, axles: [2.1], dual: true };
 
 /** Converter dolly: drawbar in front, fifth wheel on top. */
 export const converterDolly: Module = module({
@@ -100,6 +101,7 @@ export const converterDolly: Module = module({
   requires: ['air-lines', 'electrical-socket'],
   specification: trailerSpecification,
   zones: trailerZones(of, 'Drawbar of the dolly'),
+  runningGear: trailerGear(of),
   places: [
     ...trailerPlaces(of),
     place('chain-left', 'left', ['chain'], 'drawbar', 0.4, -0.25),

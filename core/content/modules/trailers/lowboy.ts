@@ -2,6 +2,7 @@ import { hydraulicChecks } from '../../shared/hydraulics';
 import {
   ofTrailer,
   servicesOfTrailer,
+  trailerGear,
   trailerPlaces,
   trailerShapes,
   trailerSpecification,
@@ -333,7 +334,7 @@ const cycle: Procedure = {
     },
   ],
 };
-const of = { length: 17, width: 2.9, axles: [10.6, 12, 13.4, 14.8] };
+const of = { length: 17, width: 2.9, axles: [10.6, 12, 13.4, 14.8], steered: true };
 
 /** Multi-axle transporter with a hydraulic gooseneck and steered lines. */
 export const lowboy: Module = module({
@@ -369,6 +370,7 @@ export const lowboy: Module = module({
       cautions: [neck, ears],
     },
   ],
+  runningGear: trailerGear(of),
   places: [
     ...trailerPlaces(of),
     ...of.axles.flatMap((x, index) => [

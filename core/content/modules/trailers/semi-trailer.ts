@@ -1,6 +1,7 @@
 import {
   ofTrailer,
   servicesOfTrailer,
+  trailerGear,
   trailerPlaces,
   trailerShapes,
   trailerSpecification,
@@ -262,7 +263,7 @@ const own: Check[] = [
     why: 'It is the height of the rig.',
   }),
 ];
-const of = { length: 14.6, width: 2.6, axles: [11.6, 12.9] };
+const of = { length: 14.6, width: 2.6, axles: [11.6, 12.9], dual: true };
 
 /** Van semi-trailer. */
 export const semiTrailer: Module = module({
@@ -283,6 +284,7 @@ export const semiTrailer: Module = module({
     { id: 'kingpinLoad', title: 'Load on the kingpin', kind: 'mass' },
   ],
   zones: trailerZones(of, 'Nose and landing gear'),
+  runningGear: trailerGear(of),
   places: trailerPlaces(of),
   shapes: [
     rect('body', 0, -1.3, 14.6, 2.6, 0.05),

@@ -3,6 +3,7 @@ import {
   drawbarChecks,
   ofTrailer,
   servicesOfTrailer,
+  trailerGear,
   trailerPlaces,
   trailerShapes,
   trailerSpecification,
@@ -270,6 +271,7 @@ export const tiltTrailer: Module = module({
       cautions: [bed],
     },
   ],
+  runningGear: trailerGear(of),
   places: [
     ...trailerPlaces(of),
     place('chain-left', 'left', ['chain'], 'drawbar', 0.4, -0.25),
