@@ -5,7 +5,7 @@ installDependencies();
 const { register } = await import('tsx/esm/api');
 register();
 const { catalogue } = await import('../core/content/index.ts');
-const { findCatalogueFaults } = await import('../core/validation/index.ts');
+const { findCatalogueFaults, sayFault } = await import('../core/validation/index.ts');
 
 const HEADS = ['zones', 'checks', 'procedures', 'symptoms', 'cautions', 'contents', 'services'];
 const line = (what, cells) =>
@@ -34,7 +34,7 @@ for (const { title, build, zones, checks, procedures, contents, services } of ca
 const checks = catalogue.modules.flatMap((module) => module.checks);
 // What several modules share is written once and asked under each module's own id.
 const written = new Set(checks.map(({ title, criterion }) => `${title} ${criterion}`)).size;
-const faults = findCatalogueFaults(catalogue);
+const faults = findCatalogueFaults(catalogue).map(sayFault);
 process.stdout.write(
   `\n${catalogue.modules.length} modules, ${checks.length} checks by id, ${written} written once, ${faults.length} faults\n`,
 );

@@ -1,6 +1,6 @@
 import { LAW, type Check, type Module } from '../catalogue';
 import { catalogue } from '.';
-import { findCatalogueFaults } from '../validation';
+import { findCatalogueFaults, sayFault } from '../validation';
 
 const [truck, trailer] = catalogue.modules;
 const all = catalogue.modules.flatMap((module) =>
@@ -165,7 +165,9 @@ describe('the catalogue that ships', () => {
 
 describe('a faulty catalogue', () => {
   const faultsOf = (module: Module) =>
-    findCatalogueFaults({ version: 'x', modules: [module] }).join('\n');
+    findCatalogueFaults({ version: 'x', modules: [module] })
+      .map(sayFault)
+      .join('\n');
 
   it('names a check without a symptom', () => {
     expect(faultsOf(withCheck(truck, () => ({ symptoms: [] })))).toMatch(/symptoms/);
@@ -187,7 +189,7 @@ describe('a faulty catalogue', () => {
   });
   it('names a symptom that stands twice', () => {
     const change = (check: Check) => ({ symptoms: [check.symptoms[0], check.symptoms[0]] });
-    expect(faultsOf(withCheck(truck, change))).toMatch(/symptom stands twice/);
+    expect(faultsOf(withCheck(truck, change))).toMatch(/the symptom chocks-missing stands twice/);
   });
   it('names a band without its symptom', () => {
     const measured = truck.checks.find(({ reading }) => reading);
@@ -195,7 +197,7 @@ describe('a faulty catalogue', () => {
       ...truck,
       checks: [{ ...measured, symptoms: [{ ...measured?.symptoms[0], id: 'other' }] } as Check],
     };
-    expect(faultsOf(broken)).toMatch(/band names no symptom/);
+    expect(faultsOf(broken)).toMatch(/limit names no symptom tread-worn-out/);
   });
   it('refuses a field that nobody knows', () => {
     expect(faultsOf(withCheck(truck, () => ({ colour: 'red' })))).toMatch(/colour/);

@@ -19,7 +19,7 @@ import {
   type GradeRequest,
   type Policy,
 } from '.';
-import { findPolicyFaults } from '../validation';
+import { findPolicyFaults, sayFault } from '../validation';
 
 const rank = (grade: Grade) => GRADES.indexOf(grade);
 const symptoms = catalogue.modules.flatMap(({ checks }) =>
@@ -403,7 +403,9 @@ describe('a policy that somebody brings', () => {
 
   it('that ships passes its own check but for the name', () => {
     for (const policy of policies)
-      expect(findPolicyFaults(policy)).toEqual([expect.stringContaining('choose another')]);
+      expect(findPolicyFaults(policy).map(sayFault)).toEqual([
+        expect.stringContaining('choose another'),
+      ]);
   });
 
   it.each<[string, object, RegExp]>([
@@ -417,7 +419,7 @@ describe('a policy that somebody brings', () => {
     ['a rule twice', { ...own, rules: [listedPart, listedPart] }, /stands twice/],
     ['a stray field', { ...own, lenient: true }, /lenient/],
   ])('with %s is refused, with the place', (_, policy, sentence) => {
-    expect(findPolicyFaults(policy).join('\n')).toMatch(sentence);
+    expect(findPolicyFaults(policy).map(sayFault).join('\n')).toMatch(sentence);
   });
 
   it.each([[null], [[]], ['text'], [7]])('that is %p is no policy', (value) => {

@@ -1,6 +1,7 @@
 import { toText } from './to-text';
 import type { Catalogue, Module } from '../catalogue';
 import type { DepotContent } from '../depot-content';
+import type { Fault } from './faults';
 import { findDepotContentFaults } from './depot-content-faults';
 
 export const CATALOGUE_FORMAT = 'nazar-catalogue';
@@ -33,7 +34,7 @@ export function toCatalogueFile(catalogue: Catalogue, content: DepotContent): Ca
 export type ReadFile =
   | { readonly ok: true; readonly content: DepotContent }
   /** Each with its place and the reason; nothing of the file is taken in. */
-  | { readonly ok: false; readonly faults: readonly string[] };
+  | { readonly ok: false; readonly faults: readonly Fault[] };
 
 /**
  * Checks a file whole and turns it into the changes that it makes. A module that is as it ships is no change.
@@ -41,24 +42,30 @@ export type ReadFile =
  */
 export function readCatalogueFile(value: unknown, catalogue: Catalogue): ReadFile {
   if (typeof value !== 'object' || value === null || Array.isArray(value))
-    return refuse('A catalogue is one JSON object.');
+    return refuse({ code: 'not-an-object', what: 'catalogue' });
   const file = value as Partial<Record<keyof CatalogueFile, unknown>>;
-  if (file.format !== CATALOGUE_FORMAT) return refuse(`format: this is no ${CATALOGUE_FORMAT}`);
+  if (file.format !== CATALOGUE_FORMAT)
+    return refuse({ code: 'not-this-format', at: 'format', format: CATALOGUE_FORMAT });
   if (file.version !== CATALOGUE_FILE_VERSION)
-    return refuse(`version: only ${CATALOGUE_FILE_VERSION} can be read`);
+    return refuse({ code: 'not-this-version', at: 'version', version: CATALOGUE_FILE_VERSION });
   if (file.catalogue !== catalogue.version)
-    return refuse(
-      `catalogue: the file was taken from ${String(file.catalogue)}, here is ${catalogue.version}; export it anew and make the changes there`,
-    );
-  if (typeof file.house !== 'object' || file.house === null) return refuse('house: is missing');
-  if (!Array.isArray(file.modules)) return refuse('modules: is missing');
+    return refuse({
+      code: 'other-catalogue',
+      at: 'catalogue',
+      from: String(file.catalogue),
+      here: catalogue.version,
+    });
+  if (typeof file.house !== 'object' || file.house === null)
+    return refuse({ code: 'missing', at: 'house' });
+  if (!Array.isArray(file.modules)) return refuse({ code: 'missing', at: 'modules' });
   const shipped = new Map(catalogue.modules.map((module) => [module.id, toText(module)]));
   const twice = file.modules.find(
     (module: unknown, index) =>
       file.modules instanceof Array &&
       file.modules.findIndex((other) => idOf(other) === idOf(module)) !== index,
   );
-  if (twice) return refuse(`modules: the module ${String(idOf(twice))} stands twice`);
+  if (twice)
+    return refuse({ code: 'twice', at: 'modules', what: 'module', id: String(idOf(twice)) });
   const content = {
     ...(file.house as object),
     modules: file.modules.filter(
@@ -71,7 +78,7 @@ export function readCatalogueFile(value: unknown, catalogue: Catalogue): ReadFil
     : { ok: true, content: content as unknown as DepotContent };
 }
 
-function refuse(...faults: string[]): ReadFile {
+function refuse(...faults: Fault[]): ReadFile {
   return { ok: false, faults };
 }
 

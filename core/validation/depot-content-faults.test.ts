@@ -1,12 +1,12 @@
 import { type Check, type Module } from '../catalogue';
 import { catalogue } from '../content';
 import { AS_SHIPPED, type DepotContent, type OwnCheck } from '../depot-content';
-import { findDepotContentFaults, readCatalogueFile, toCatalogueFile } from '.';
+import { findDepotContentFaults, readCatalogueFile, sayFault, toCatalogueFile } from '.';
 
 const TREAD = 'truck.tyre.tread-steer';
 const [truck] = catalogue.modules;
 const faultsOf = (change: Partial<Record<keyof DepotContent, unknown>>) =>
-  findDepotContentFaults({ ...AS_SHIPPED, ...change }, catalogue);
+  findDepotContentFaults({ ...AS_SHIPPED, ...change }, catalogue).map(sayFault);
 const off = (check: string, reason = 'we have none') => ({ check, reason, scope: {} });
 const stricter = (change: object) => ({
   check: TREAD,
@@ -187,7 +187,7 @@ describe('a catalogue file', () => {
     made.modules[0] = { ...made.modules[0], ...to(made.modules[0]) };
     return readCatalogueFile(made, catalogue);
   };
-  const faultsIn = (read: ReturnType<typeof change>) => (read.ok ? [] : read.faults);
+  const faultsIn = (read: ReturnType<typeof change>) => (read.ok ? [] : read.faults.map(sayFault));
   const withCheck = (id: string, to: (check: Check) => object) =>
     change(({ checks }) => ({
       checks: checks.map((each) => (each.id === id ? ({ ...each, ...to(each) } as Check) : each)),

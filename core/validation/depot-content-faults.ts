@@ -4,6 +4,7 @@ import { OWN_CHECK, protectionOf, type DepotContent, type StricterLimit } from '
 import { toSi, UNITS, type UnitName } from '../quantity';
 import { findModuleFaults } from './catalogue-faults';
 import { plainText, uuid } from '../fields';
+import { within, type Fault } from './faults';
 import { findLooser, isLooser, lawOf } from './looser';
 import { checkSchema, moduleSchema } from './module-schema';
 import { findMovementFaults } from './movement-faults';
@@ -45,12 +46,12 @@ const contentSchema = object({
  * @param value as it came, of any shape
  * @param catalogue the one that ships
  */
-export function findDepotContentFaults(value: unknown, catalogue: Catalogue): string[] {
+export function findDepotContentFaults(value: unknown, catalogue: Catalogue): Fault[] {
   try {
     contentSchema.validateSync(value, { abortEarly: false, strict: true });
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;
-    return error.errors;
+    return error.errors.map((words) => ({ code: 'shape', words }));
   }
   const content = value as DepotContent;
   return [
@@ -61,30 +62,30 @@ export function findDepotContentFaults(value: unknown, catalogue: Catalogue): st
   ];
 }
 
-function findBroughtFaults(modules: readonly Module[], catalogue: Catalogue): string[] {
+function findBroughtFaults(modules: readonly Module[], catalogue: Catalogue): Fault[] {
   const seen = new Set<string>();
   const taken = new Map(
     catalogue.modules.flatMap((module) => module.checks.map(({ id }) => [id, module.id] as const)),
   );
-  return modules.flatMap((module, index) => {
+  return modules.flatMap((module, index): Fault[] => {
     const at = `modules[${index}]`;
     const shipped = catalogue.modules.find(({ id }) => id === module.id);
-    if (!shipped) return [`${at}: there is no module ${module.id} in the catalogue`];
-    if (seen.has(module.id)) return [`${at}: the module ${module.id} stands twice`];
+    if (!shipped) return [{ code: 'no-such', at, what: 'module', id: module.id }];
+    if (seen.has(module.id)) return [{ code: 'twice', at, what: 'module', id: module.id }];
     seen.add(module.id);
     const ids = new Set<string>();
-    const twice = module.checks.flatMap(({ id }) => {
+    const twice = module.checks.flatMap(({ id }): Fault[] => {
       const other = taken.get(id);
-      if (ids.has(id)) return [`${at}: the check ${id} stands twice`];
+      if (ids.has(id)) return [{ code: 'twice', at, what: 'check', id }];
       ids.add(id);
       return other !== undefined && other !== module.id
-        ? [`${at}: the check ${id} is one of ${other}`]
+        ? [{ code: 'of-other-module', at, check: id, module: other }]
         : [];
     });
     return [
       ...twice,
-      ...findModuleFaults(module).map((words) => `${at}: ${words}`),
-      ...findLooser(shipped, module).map((words) => `${at}: ${words}`),
+      ...findModuleFaults(module).map(within(at)),
+      ...findLooser(shipped, module).map(within(at)),
     ];
   });
 }
@@ -99,73 +100,77 @@ function findCheck(id: string, { modules }: DepotContent, catalogue: Catalogue):
   return undefined;
 }
 
-function findOffFaults(content: DepotContent, catalogue: Catalogue): string[] {
-  return content.off.flatMap(({ check: id, scope: { unitId } }, index) => {
+function findOffFaults(content: DepotContent, catalogue: Catalogue): Fault[] {
+  return content.off.flatMap(({ check: id, scope: { unitId } }, index): Fault[] => {
     const at = `off[${index}]`;
     const check = findCheck(id, content, catalogue);
-    if (!check) return [`${at}: there is no check ${id}`];
+    if (!check) return [{ code: 'no-such', at, what: 'check', id }];
     const first = content.off.findIndex(
       (other) => other.check === id && other.scope.unitId === unitId,
     );
-    if (first !== index) return [`${at}: ${id} is switched off twice`];
+    if (first !== index) return [{ code: 'off-twice', at, check: id }];
     const protection = protectionOf(check);
     if (!protection) return [];
     return [
       protection.by === 'rule'
-        ? `${at}: ${id} cannot be switched off, a public rule asks for it (${protection.source})`
-        : `${at}: ${id} cannot be switched off, what it finds can keep the vehicle or its equipment from being used`,
+        ? { code: 'off-by-rule', at, check: id, source: protection.source }
+        : { code: 'off-stops', at, check: id },
     ];
   });
 }
 
-function findOwnFaults(content: DepotContent, catalogue: Catalogue): string[] {
+function findOwnFaults(content: DepotContent, catalogue: Catalogue): Fault[] {
   const ids = new Set<string>();
-  return content.own.flatMap(({ module: moduleId, check }, index) => {
+  return content.own.flatMap(({ module: moduleId, check }, index): Fault[] => {
     const at = `own[${index}]`;
     const module = catalogue.modules.find(({ id }) => id === moduleId);
-    if (!module) return [`${at}: there is no module ${moduleId} in the catalogue`];
-    const faults: string[] = [];
+    if (!module) return [{ code: 'no-such', at, what: 'module', id: moduleId }];
+    const faults: Fault[] = [];
     if (!check.id.startsWith(OWN_CHECK))
-      faults.push(`${at}: the id ${check.id} must begin with ${OWN_CHECK}`);
-    if (ids.has(check.id)) faults.push(`${at}: the check ${check.id} stands twice`);
+      faults.push({ code: 'own-id', at, check: check.id, begins: OWN_CHECK });
+    if (ids.has(check.id)) faults.push({ code: 'twice', at, what: 'check', id: check.id });
     ids.add(check.id);
     if (!module.zones.some(({ id }) => id === check.zone))
-      faults.push(`${at}: ${moduleId} has no zone ${check.zone}`);
+      faults.push({ code: 'has-no', at, owner: moduleId, what: 'zone', id: check.zone });
     if (check.each && !module.places.some(({ sorts }) => sorts.includes(check.each ?? '')))
-      faults.push(`${at}: ${moduleId} has no place of sort ${check.each}`);
+      faults.push({ code: 'has-no', at, owner: moduleId, what: 'sort', id: check.each });
     const symptoms = new Set(check.symptoms.map(({ id }) => id));
-    if (symptoms.size !== check.symptoms.length) faults.push(`${at}: a symptom stands twice`);
+    for (const { id } of check.symptoms.filter(
+      (each, place, all) => all.findIndex((other) => other.id === each.id) < place,
+    ))
+      faults.push({ code: 'twice', at, what: 'symptom', id });
     for (const { symptom } of check.reading?.bands ?? [])
-      if (!symptoms.has(symptom)) faults.push(`${at}: a limit names no symptom ${symptom}`);
+      if (!symptoms.has(symptom)) faults.push({ code: 'band-without-symptom', at, symptom });
     const all = { ...module, checks: [...module.checks, check] };
-    faults.push(...findMovementFaults(all).map((words) => `${at}: ${words}`));
+    faults.push(...findMovementFaults(all).map(within(at)));
     return faults;
   });
 }
 
-function findStricterFaults(content: DepotContent, catalogue: Catalogue): string[] {
-  return content.stricter.flatMap((limit, index) => {
+function findStricterFaults(content: DepotContent, catalogue: Catalogue): Fault[] {
+  return content.stricter.flatMap((limit, index): Fault[] => {
     const at = `stricter[${index}]`;
     const check = findCheck(limit.check, content, catalogue);
-    if (!check) return [`${at}: there is no check ${limit.check}`];
-    const words = findLimitFault(limit, check);
-    return words ? [`${at}: ${words}`] : [];
+    if (!check) return [{ code: 'no-such', at, what: 'check', id: limit.check }];
+    const fault = findLimitFault(limit, check);
+    return fault ? [within(at)(fault)] : [];
   });
 }
 
-function findLimitFault(limit: StricterLimit, { id, reading }: Check): string | undefined {
+function findLimitFault(limit: StricterLimit, { id, reading }: Check): Fault | undefined {
   const bands = reading?.bands.filter(({ side }) => side === limit.side) ?? [];
-  if (!reading || bands.length === 0) return `${id} has no limit ${limit.side} which it is a fault`;
+  if (!reading || bands.length === 0)
+    return { code: 'no-limit-of-side', check: id, side: limit.side };
   const kind = UNITS[limit.unit as UnitName].kind;
-  if (kind !== reading.kind) return `${id} is not measured in ${limit.unit}`;
+  if (kind !== reading.kind) return { code: 'other-kind', check: id, unit: limit.unit };
   const value = toSi(limit.value, limit.unit);
   const [least, most, unit] = reading.plausible;
   if (value < toSi(least, unit) || value > toSi(most, unit))
-    return `${id} is never measured at ${limit.value} ${limit.unit}`;
+    return { code: 'never-measured-at', check: id, value: limit.value, unit: limit.unit };
   for (const band of bands) {
     const law = lawOf(band);
     if (law && isLooser(value, law.si, limit.side))
-      return `${limit.value} ${limit.unit} is looser than law, ${law.words}`;
+      return { code: 'looser-than-law', value: `${limit.value} ${limit.unit}`, law: law.words };
   }
   return undefined;
 }

@@ -3,3 +3,5 @@ export { readCatalogueFile, toCatalogueFile, type CatalogueFile } from './catalo
 export { findDepotContentFaults } from './depot-content-faults';
 export { findPolicyFaults } from './policy-faults';
 export { validateEvent, type Validated } from './validate-event';
+export { sayFault } from './english';
+export type { Fault } from './faults';

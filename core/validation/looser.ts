@@ -1,3 +1,4 @@
+import { within, type Fault } from './faults';
 import { toText } from './to-text';
 import { HARMS, type Band, type Check, type Module, type Symptom } from '../catalogue';
 import { toSi } from '../quantity';
@@ -6,16 +7,16 @@ import { toSi } from '../quantity';
  * Where a module that was brought in asks less than the one that ships: a check or symptom that is gone, one that
  * weighs less, a limit looser than law. A house may only be stricter.
  */
-export function findLooser(shipped: Module, brought: Module): string[] {
+export function findLooser(shipped: Module, brought: Module): Fault[] {
   const checks = new Map(brought.checks.map((check) => [check.id, check]));
   const ofChecks = shipped.checks.flatMap((check) => {
     const other = checks.get(check.id);
-    if (!other) return [`${check.id} is missing; switch it off with a reason instead`];
+    if (!other) return [{ code: 'check-missing' as const, check: check.id }];
     return [
       ...findLooserAsking(check, other),
       ...findMilder(check, other),
       ...findWider(check, other),
-    ].map((words) => `${check.id}: ${words}`);
+    ].map(within(check.id));
   });
   return [...findOtherBuild(shipped, brought), ...ofChecks];
 }
@@ -48,15 +49,15 @@ const KEPT = [
   'contents',
 ] as const satisfies readonly (keyof Module)[];
 
-function findOtherBuild(shipped: Module, brought: Module): string[] {
+function findOtherBuild(shipped: Module, brought: Module): Fault[] {
   const built = BUILD.filter((field) => toText(shipped[field]) !== toText(brought[field])).map(
-    (field) => `${field} is not as it ships`,
+    (field): Fault => ({ code: 'not-as-it-ships', field }),
   );
   const lists = KEPT.flatMap((field) => {
     const there = new Set((brought[field] as readonly unknown[]).map(toText));
     return (shipped[field] as readonly { readonly id: string }[])
       .filter((entry) => !there.has(toText(entry)))
-      .map(({ id }) => `${id} of its ${field} is gone or is not as it ships`);
+      .map(({ id }): Fault => ({ code: 'entry-not-as-it-ships', field, id }));
   });
   return [...built, ...lists];
 }
@@ -68,69 +69,77 @@ const SAID = {
   air: 'the air',
 } as const;
 
-function findLooserAsking(check: Check, other: Check): string[] {
-  const faults: string[] = [];
+function findLooserAsking(check: Check, other: Check): Fault[] {
+  const faults: Fault[] = [];
   const phases = check.phases.filter((phase) => !other.phases.includes(phase));
-  if (phases.length > 0) faults.push(`is not asked any more in ${phases.join(', ')}`);
+  if (phases.length > 0) faults.push({ code: 'phases-gone', phases });
   const rarer = other.when?.filter((each) => !check.when?.includes(each)) ?? [];
-  if (rarer.length > 0) faults.push(`is asked only when ${rarer.join(', ')}`);
-  if (check.each && other.each !== check.each) faults.push(`is not asked at every ${check.each}`);
+  if (rarer.length > 0) faults.push({ code: 'asked-only-when', when: rarer });
+  if (check.each && other.each !== check.each)
+    faults.push({ code: 'not-at-every', each: check.each });
   if (check.reading?.required && !other.reading?.required)
-    faults.push('its reading may not be left out');
+    faults.push({ code: 'reading-optional' });
   if (toText(check.does ?? []) !== toText(other.does ?? []))
-    faults.push('what it does to the vehicle is not as it ships');
+    faults.push({ code: 'not-as-it-ships', field: 'what it does to the vehicle' });
   for (const field of ['moves', 'partOf', 'precedes', 'air'] as const)
     if (toText(check[field] ?? null) !== toText(other[field] ?? null))
-      faults.push(`what it says of ${SAID[field]} is not as it ships`);
+      faults.push({ code: 'not-as-it-ships', field: `what it says of ${SAID[field]}` });
   if (toText(check.offers ?? []) !== toText(other.offers ?? []))
-    faults.push('what may be begun at it is not as it ships');
+    faults.push({ code: 'not-as-it-ships', field: 'what may be begun at it' });
   const needs = check.needs.filter((need) => !other.needs.includes(need));
-  if (needs.length > 0) faults.push(`does not need ${needs.join(', ')} any more`);
+  if (needs.length > 0) faults.push({ code: 'needs-gone', needs });
   const cautions = new Set(other.cautions.map(toText));
   if (check.cautions.some((caution) => !cautions.has(toText(caution))))
-    faults.push('one of its cautions is gone');
+    faults.push({ code: 'caution-gone' });
   for (const field of ['zone', 'method', 'helper', 'guide'] as const)
-    if (check[field] !== other[field]) faults.push(`its ${field} is not as it ships`);
+    if (check[field] !== other[field])
+      faults.push({ code: 'not-as-it-ships', field: `its ${field}` });
   if (check.source && other.source !== check.source)
-    faults.push(`names another rule than ${check.source}`);
+    faults.push({ code: 'other-rule', source: check.source });
   return faults;
 }
 
 const rank = (harm: Symptom['harm']) => HARMS.indexOf(harm);
 
-function findMilder(check: Check, other: Check): string[] {
-  return check.symptoms.flatMap((symptom) => {
+function findMilder(check: Check, other: Check): Fault[] {
+  return check.symptoms.flatMap((symptom): Fault[] => {
     const now = other.symptoms.find(({ id }) => id === symptom.id);
-    if (!now) return [`the symptom ${symptom.id} is missing`];
-    const faults: string[] = [];
+    if (!now) return [{ code: 'symptom-missing', symptom: symptom.id }];
+    const faults: Fault[] = [];
     if (rank(now.harm) < rank(symptom.harm))
-      faults.push(`${symptom.id} weighs less than ${symptom.harm}`);
+      faults.push({ code: 'weighs-less', symptom: symptom.id, harm: symptom.harm });
     const kept = symptom.takes.filter((each) => !now.takes.includes(each));
-    if (kept.length > 0) faults.push(`${symptom.id} does not take ${kept.join(', ')} away`);
+    if (kept.length > 0) faults.push({ code: 'takes-less', symptom: symptom.id, takes: kept });
     // What makes it weigh more, and what it leads to, stays; only its words, its harm and what it takes may change.
     const { words: _, harm: _harm, takes: _takes, scale: _scale, ...rest } = symptom;
     const { words: _w, harm: _h, takes: _t, scale: _s, ...others } = now;
-    if (toText(rest) !== toText(others)) faults.push(`${symptom.id} is not as it ships`);
+    if (toText(rest) !== toText(others))
+      faults.push({ code: 'not-as-it-ships', field: symptom.id });
     for (const step of symptom.scale?.steps ?? []) {
       const same = now.scale?.steps.find(({ id }) => id === step.id);
       if (!same || rank(same.harm) < rank(step.harm))
-        faults.push(`${symptom.id}, ${step.id} weighs less than ${step.harm}`);
+        faults.push({
+          code: 'weighs-less',
+          symptom: `${symptom.id}, ${step.id}`,
+          harm: step.harm,
+        });
     }
     return faults;
   });
 }
 
 /** Every limit of the law must stand, or a stricter one of the same side in its place. */
-function findWider(check: Check, other: Check): string[] {
+function findWider(check: Check, other: Check): Fault[] {
   const { reading } = check;
   if (!reading) return [];
   const { bands: _, ask: _ask, required: _required, ...rest } = reading;
   const { bands = [], ask: _a, required: _r, ...others } = other.reading ?? {};
-  if (toText(rest) !== toText(others)) return ['what can be measured is not as it ships'];
+  if (toText(rest) !== toText(others))
+    return [{ code: 'not-as-it-ships', field: 'what can be measured' }];
   const there = new Set(bands.map(toText));
-  return reading.bands.flatMap((band) => {
+  return reading.bands.flatMap((band): Fault[] => {
     const law = lawOf(band);
-    if (!law) return there.has(toText(band)) ? [] : [`its limit for ${band.symptom} is gone`];
+    if (!law) return there.has(toText(band)) ? [] : [{ code: 'limit-gone', symptom: band.symptom }];
     const holds = other.reading?.bands.some(
       (each) =>
         each.side === band.side &&
@@ -139,7 +148,7 @@ function findWider(check: Check, other: Check): string[] {
         each.limit.from !== 'specification' &&
         !isLooser(toSi(each.limit.value, each.limit.unit), law.si, band.side),
     );
-    return holds ? [] : [`its limit is looser than law, ${law.words}`];
+    return holds ? [] : [{ code: 'looser-than-law', law: law.words }];
   });
 }
 

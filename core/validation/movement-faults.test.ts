@@ -1,5 +1,6 @@
 import { type Check, type Module } from '../catalogue';
 import { catalogue } from '../content';
+import { sayFault } from './english';
 import { findMovementFaults } from './movement-faults';
 
 const moduleOf = (id: string): Module => {
@@ -17,7 +18,7 @@ function spoilt(moduleId: string, checkId: string, change: (check: Check) => Par
     checks: module.checks.map((check) =>
       check.id === checkId ? { ...check, ...change(check) } : check,
     ),
-  });
+  }).map(sayFault);
 }
 
 const without =

@@ -1,36 +1,33 @@
 import type { Check, Module, Need } from '../catalogue';
 import { requirementOf } from '../vehicle';
+import { within, type Fault } from './faults';
 
 /**
  * Where content leaves out what a movement needs, or contradicts the table of how a vehicle stands: an operating check or procedure
  * that does not say its power, brake, clear zone or end state, an interlock that could pass on a dead machine, words that name a state
- * that the needs do not, two checks that contradict each other. Each is a sentence with its place.
+ * that the needs do not, two checks that contradict each other.
  */
-export function findMovementFaults(module: Module): string[] {
+export function findMovementFaults(module: Module): Fault[] {
   return [
     ...module.checks.flatMap((check) => findFaultsOf(check, module)),
     ...findContradictions(module),
   ];
 }
 
-function findFaultsOf(check: Check, module: Module): string[] {
-  const faults: string[] = [];
-  const add = (words: string) => faults.push(`${check.id}: ${words}`);
+function findFaultsOf(check: Check, module: Module): Fault[] {
+  const faults: Fault[] = [];
+  const add = (fault: Fault) => faults.push(within(check.id)(fault));
   try {
     requirementOf(check);
   } catch (error) {
     if (!(error instanceof RangeError)) throw error;
-    return [error.message];
+    return [{ code: 'needs-unknown', words: error.message }];
   }
   const procedure = module.procedures.find((each) => each.check === check.id);
-  if ((check.method === 'operate' || procedure) && !check.moves)
-    add(
-      'operates something and does not say what moves it, how it is held, who is clear, how it ends',
-    );
-  if (check.moves) for (const words of findFaultsOfMovement(check)) add(words);
-  if (reachesUnsecured(check, module))
-    add('has hands in reach of what can start, move or roll, and does not need it secured');
-  for (const words of findUnsaid(check)) add(words);
+  if ((check.method === 'operate' || procedure) && !check.moves) add({ code: 'movement-unsaid' });
+  if (check.moves) for (const fault of findFaultsOfMovement(check)) add(fault);
+  if (reachesUnsecured(check, module)) add({ code: 'unsecured' });
+  for (const fault of findUnsaid(check)) add(fault);
   return faults;
 }
 
@@ -71,50 +68,46 @@ const runs = (check: Check) =>
     'rolls-to-hook-up',
   );
 
-function findFaultsOfMovement(check: Check): string[] {
+function findFaultsOfMovement(check: Check): Fault[] {
   const { moves } = check;
   if (!moves) return [];
-  const faults: string[] = [];
-  const lacks = (holds: boolean, words: string) => {
-    if (!holds) faults.push(words);
+  const faults: Fault[] = [];
+  const lacks = (holds: boolean, fault: Fault) => {
+    if (!holds) faults.push(fault);
   };
   switch (moves.by) {
     case 'engine':
-      lacks(runs(check), 'is moved by the engine and does not need it running');
+      lacks(runs(check), { code: 'power-unsaid', by: 'engine' });
       break;
     case 'power-take-off':
-      lacks(
-        has(check, 'power-take-off', 'oil-warm') && runs(check),
-        'is moved by the power take-off and does not need engine and power take-off',
-      );
+      lacks(has(check, 'power-take-off', 'oil-warm') && runs(check), {
+        code: 'power-unsaid',
+        by: 'power-take-off',
+      });
       break;
     case 'key':
-      lacks(has(check, 'key-on') || runs(check), 'is moved with the key on and does not need it');
+      lacks(has(check, 'key-on') || runs(check), { code: 'power-unsaid', by: 'key' });
       break;
     case 'air':
-      lacks(
-        has(check, 'air-charged') || check.air?.atLeast !== undefined,
-        'is moved by air and does not need any',
-      );
+      lacks(has(check, 'air-charged') || check.air?.atLeast !== undefined, {
+        code: 'power-unsaid',
+        by: 'air',
+      });
       break;
     case 'lift-power':
-      lacks(has(check, 'lift-power-on'), 'is moved by the lift and does not need it switched on');
+      lacks(has(check, 'lift-power-on'), { code: 'power-unsaid', by: 'lift' });
       break;
     case 'own-engine':
       lacks(
         has(check, 'own-engine-running') || (check.does?.includes('own-engine-start') ?? false),
-        'is moved by an engine of its own and does not need it running',
+        { code: 'power-unsaid', by: 'own-engine' },
       );
       break;
     case 'rolling':
-      lacks(
-        has(check, 'rolls', 'rolls-to-hook-up'),
-        'rolls and does not need what is out to be in',
-      );
-      lacks(
-        has(check, 'parking-brake-set', 'parking-brake-released'),
-        'rolls and does not say how the parking brake stands',
-      );
+      lacks(has(check, 'rolls', 'rolls-to-hook-up'), { code: 'roll-not-stowed' });
+      lacks(has(check, 'parking-brake-set', 'parking-brake-released'), {
+        code: 'roll-brake-unsaid',
+      });
       break;
     case 'hand':
     case 'electric':
@@ -122,20 +115,17 @@ function findFaultsOfMovement(check: Check): string[] {
       break;
   }
   if (moves.held === 'brake' || moves.held === 'brake-and-chocks')
-    lacks(
-      has(check, 'parking-brake-set', 'secured') || moves.by === 'hand',
-      'is held by the parking brake and does not need it set',
-    );
+    lacks(has(check, 'parking-brake-set', 'secured') || moves.by === 'hand', {
+      code: 'held-unsaid',
+      by: 'brake',
+    });
   if (moves.held === 'brake-and-chocks' || moves.held === 'chocks')
-    lacks(has(check, 'chocked', 'secured'), 'is held by chocks and does not need them');
+    lacks(has(check, 'chocked', 'secured'), { code: 'held-unsaid', by: 'chocks' });
   if (moves.clear === 'zone')
-    lacks(
-      has(check, 'area-clear') || moves.by === 'hand',
-      'needs a clear zone and does not ask for it',
-    );
+    lacks(has(check, 'area-clear') || moves.by === 'hand', { code: 'zone-unsaid' });
   // On a dead machine every interlock passes.
   if (moves.takesAway !== undefined)
-    lacks(moves.by !== 'hand', 'takes an input away from something that no power moves');
+    lacks(moves.by !== 'hand', { code: 'interlock-without-power' });
   return faults;
 }
 
@@ -169,10 +159,10 @@ const NAMED: readonly (readonly [RegExp, readonly Need[], string])[] = [
   ],
 ];
 
-function findUnsaid(check: Check): string[] {
+function findUnsaid(check: Check): Fault[] {
   return NAMED.flatMap(([words, needs, what]) =>
     words.test(check.title) && !has(check, ...needs)
-      ? [`its words name ${what}, and its needs do not`]
+      ? [{ code: 'words-name-state' as const, state: what }]
       : [],
   );
 }
@@ -181,36 +171,33 @@ function findUnsaid(check: Check): string[] {
 const OF_VEHICLE: ReadonlySet<string> = new Set(['rolling', 'engine']);
 
 /** Checks of one module that contradict each other: each says something that no other lets it be. */
-function findContradictions({ checks, id }: Module): string[] {
-  const faults: string[] = [];
+function findContradictions({ checks, id }: Module): Fault[] {
+  const faults: Fault[] = [];
   const moved = new Set(checks.flatMap(({ moves }) => (moves ? [moves.part] : [])));
   const guided = checks.filter(({ guide }) => guide === 'engine-start');
   if (guided.length > 1)
-    faults.push(`${id}: the engine has ${guided.length} first starts: ${idsOf(guided)}`);
+    faults.push({ code: 'first-starts', at: id, checks: guided.map((each) => each.id) });
   for (const check of checks) {
     const before = check.precedes ?? [];
     if (before.includes('engine-start') && runs(check))
-      faults.push(`${check.id}: comes before the first start and wants the engine running`);
+      faults.push({ code: 'before-start-runs', at: check.id });
     if (before.includes('rolling') && has(check, 'rolls'))
-      faults.push(`${check.id}: comes before the first roll and rolls itself`);
+      faults.push({ code: 'before-roll-rolls', at: check.id });
     if (before.includes('movement') && (check.partOf ?? []).length === 0)
-      faults.push(`${check.id}: comes before a movement and is part of nothing that moves`);
+      faults.push({ code: 'before-movement-of-nothing', at: check.id });
     for (const part of check.partOf ?? [])
       if (!moved.has(part) && !OF_VEHICLE.has(part))
-        faults.push(`${check.id}: is part of ${part}, which nothing in its module moves`);
+        faults.push({ code: 'part-of-nothing', at: check.id, part });
     // What spends the air says with how much it begins; else the next test runs on what is left.
     if (check.air?.atLeast !== undefined && check.air.leaves !== undefined)
-      if (check.air.leaves > check.air.atLeast)
-        faults.push(`${check.id}: leaves more air than it begins with`);
+      if (check.air.leaves > check.air.atLeast) faults.push({ code: 'air-rises', at: check.id });
   }
   for (const [one, other] of pairsOf(checks)) {
-    const words = findPairFault(one, other);
-    if (words) faults.push(`${one.id} and ${other.id}: ${words}`);
+    const fault = findPairFault(one, other);
+    if (fault) faults.push(within(`${one.id} and ${other.id}`)(fault));
   }
   return faults;
 }
-
-const idsOf = (checks: readonly Check[]) => checks.map(({ id }) => id).join(', ');
 
 /** Checks at one place that are one movement, told twice. */
 function pairsOf(checks: readonly Check[]): [Check, Check][] {
@@ -224,8 +211,8 @@ function pairsOf(checks: readonly Check[]): [Check, Check][] {
 }
 
 /** The same thing is moved by one power, whoever tries it; a hand pump is another way of moving it. */
-function findPairFault(one: Check, other: Check): string | undefined {
+function findPairFault(one: Check, other: Check): Fault | undefined {
   const [a, b] = [one.moves, other.moves];
   if (!a || !b || a.by === b.by) return undefined;
-  return `move ${a.part} by ${a.by} and by ${b.by}`;
+  return { code: 'moved-by-two', part: a.part, one: a.by, other: b.by };
 }

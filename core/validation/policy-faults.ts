@@ -1,5 +1,6 @@
 import { array, boolean, number, object, string, ValidationError } from 'yup';
 import { CAPABILITIES, CIRCUMSTANCES, HARMS, SYSTEMS } from '../catalogue';
+import type { Fault } from './faults';
 import { GRADES, policies, type Policy } from '../grading';
 
 const id = () =>
@@ -115,27 +116,27 @@ const policySchema = object({
  * Every fault of a policy that somebody brings, each with the place where it stands; empty when it may be
  * used. A missing rule is a fault: nothing is filled in silently.
  */
-export function findPolicyFaults(value: unknown): string[] {
+export function findPolicyFaults(value: unknown): Fault[] {
   if (typeof value !== 'object' || value === null || Array.isArray(value))
-    return ['A policy is one JSON object.'];
+    return [{ code: 'not-an-object', what: 'policy' }];
   try {
     policySchema.validateSync(value, { abortEarly: false, strict: true });
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;
-    return error.errors;
+    return error.errors.map((words) => ({ code: 'shape', words }));
   }
   const policy = value as Policy;
-  const faults: string[] = [];
+  const faults: Fault[] = [];
   if (policies.some((each) => each.id === policy.id))
-    faults.push(`id: ${policy.id} is the name of a policy that ships; choose another`);
+    faults.push({ code: 'name-of-shipped-policy', at: 'id', id: policy.id });
   if (GRADES.indexOf(policy.gradeOf.repair) < GRADES.indexOf('minor'))
-    faults.push('gradeOf.repair must be minor or major: what must be repaired is no note');
+    faults.push({ code: 'repair-is-no-note', at: 'gradeOf.repair' });
   for (const name of ['minor', 'major'] as const)
     if (!policy.deadlines.some((each) => each.grade === name && !each.systems))
-      faults.push(`deadlines: no deadline for ${name} that holds for every class of parts`);
+      faults.push({ code: 'no-deadline', at: 'deadlines', grade: name });
   const ids = policy.rules.map((rule) => rule.id);
   for (const each of new Set(ids))
     if (ids.filter((other) => other === each).length > 1)
-      faults.push(`rules: ${each} stands twice`);
+      faults.push({ code: 'twice', at: 'rules', what: 'rule', id: each });
   return faults;
 }

@@ -1,7 +1,7 @@
 import { catalogue } from '@nazar/core/content';
 import type { DepotContent } from '@nazar/core/depot-content';
 import { plainText } from '@nazar/core/fields';
-import { toCatalogueFile } from '@nazar/core/validation';
+import { sayFault, toCatalogueFile } from '@nazar/core/validation';
 import type { ContentState } from '@nazar/core/wire';
 import { Router } from 'express';
 import type { Knex } from 'knex';
@@ -85,7 +85,8 @@ export function contentRouter(db: Knex): Router {
       ...(content as DepotContent),
       version: basedOn,
     });
-    if (faults.length > 0) throw new Problem(422, 'content-faults', faults.join('\n'));
+    if (faults.length > 0)
+      throw new Problem(422, 'content-faults', faults.map(sayFault).join('\n'));
     const version = await keep(db, person, basedOn, words, content as DepotContent);
     response.status(201).json({ version });
   });
@@ -94,7 +95,7 @@ export function contentRouter(db: Knex): Router {
     const person = supervisorOf(request);
     const { basedOn, words, file } = await fileSchema.validate(request.body, { strict: true });
     const found = await doHeavy('catalogue-file', file);
-    if (!found.ok) throw new Problem(422, 'content-faults', found.faults.join('\n'));
+    if (!found.ok) throw new Problem(422, 'content-faults', found.faults.map(sayFault).join('\n'));
     const version = await keep(db, person, basedOn, words, found.content);
     response.status(201).json({ version });
   });

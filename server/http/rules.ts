@@ -1,7 +1,7 @@
 import { VEHICLE_CLASSES, type VehicleClass } from '@nazar/core/catalogue';
 import { policies, policyById, type Policy, type PolicyChoice } from '@nazar/core/grading';
 import { plainText, uuid } from '@nazar/core/fields';
-import { findPolicyFaults } from '@nazar/core/validation';
+import { findPolicyFaults, sayFault } from '@nazar/core/validation';
 import type { HouseRules } from '@nazar/core/wire';
 import { Router } from 'express';
 import type { Knex } from 'knex';
@@ -87,7 +87,7 @@ export function rulesRouter(db: Knex): Router {
   router.post('/rules/policies', async (request, response) => {
     const person = supervisorOf(request);
     const faults = findPolicyFaults(request.body);
-    if (faults.length > 0) throw new Problem(422, 'policy-faults', faults.join('\n'));
+    if (faults.length > 0) throw new Problem(422, 'policy-faults', faults.map(sayFault).join('\n'));
     const policy = request.body as Policy;
     const isNew = await inOrganisation(db, person.organisationId, async (trx) => {
       if ((await listKeptPolicies(trx)).length >= MOST_OWN_POLICIES)

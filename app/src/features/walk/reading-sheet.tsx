@@ -183,11 +183,7 @@ function StopWords({
   const stopping = reading.bands.filter(({ symptom }) =>
     symptoms.some(({ id, harm }) => id === symptom && harm === 'stop'),
   );
-  const range = soundRange(
-    { ...reading, bands: stopping },
-    instance.figures,
-    combinationAir,
-  );
+  const range = soundRange({ ...reading, bands: stopping }, instance.figures, combinationAir);
   const source = (limit: AppliedLimit) =>
     limit.from === 'specification' ? t('keypad.specification') : limit.source;
   return (
