@@ -42,7 +42,17 @@ const LEANS_ON = {
   simulate: ['catalogue'],
   standing: ['catalogue', 'depot-content', 'rig', 'grading', 'inspection', 'repair'],
   // What server and app say to each other.
-  wire: ['quantity', 'catalogue', 'depot-content', 'rig', 'grading', 'repair', 'seal', 'trend'],
+  wire: [
+    'quantity',
+    'catalogue',
+    'depot-content',
+    'rig',
+    'grading',
+    'inspection',
+    'repair',
+    'seal',
+    'trend',
+  ],
   validation: [
     'quantity',
     'vehicle',

@@ -7,3 +7,4 @@ export type { LastReport, Outing, PlannedJob, Reference, Tag } from './reference
 export type { OpenSession, SignedInPerson } from './session';
 export type { StopTag } from './tags';
 export type { DefectFile, DefectPage } from './workshop';
+export { sayRefusal, type RefusalCode } from './refusals';

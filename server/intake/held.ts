@@ -1,10 +1,10 @@
 import type { Inspection, InspectionEvent } from '@nazar/core/inspection';
 import type { DefectOnUnit } from '@nazar/core/repair';
+import type { RefusalCode } from '@nazar/core/wire';
 import type { Knex } from 'knex';
 import type { Rules } from '../store/open-inspection';
 import type { Person } from '../store/sessions';
 import type { DepotUnit } from '../store/units';
-import type { RefusalCode } from './sentences';
 import type { Standing } from './stand';
 
 export interface Refused {

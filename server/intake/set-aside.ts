@@ -1,9 +1,8 @@
+import type { EventAnswer, RefusalCode } from '@nazar/core/wire';
 import type { Knex } from 'knex';
 import { inOrganisation } from '../store/connection';
 import type { Person } from '../store/sessions';
 import { keepSetAside } from '../store/set-aside';
-import type { RefusalCode } from './sentences';
-import type { EventAnswer } from './take-in';
 
 /** Not what a person may or may not do, but what cannot be read or kept at all: somebody has to look after it. */
 const NEEDS_LOOKING_AFTER: ReadonlySet<RefusalCode> = new Set([

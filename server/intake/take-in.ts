@@ -8,6 +8,7 @@ import {
   type InspectionEvent,
 } from '@nazar/core/inspection';
 import { validateEvent } from '@nazar/core/validation';
+import { sayRefusal, type EventAnswer } from '@nazar/core/wire';
 import type { Knex } from 'knex';
 import { isDeepStrictEqual } from 'node:util';
 import { IdTaken, project } from '../projection/project';
@@ -17,19 +18,7 @@ import { openInspection } from '../store/open-inspection';
 import type { Person } from '../store/sessions';
 import type { Held, Refused } from './held';
 import { findRefusal } from './refusals';
-import { sentences, type RefusalCode } from './sentences';
 import { stand, type Standing } from './stand';
-
-/** The answer to one event of a batch. */
-export type EventAnswer =
-  | { readonly id: string; readonly status: 'stored' | 'duplicate' }
-  | {
-      readonly id: string;
-      readonly status: 'refused';
-      readonly code: RefusalCode;
-      /** A sentence a driver can act on. */
-      readonly detail: string;
-    };
 
 export interface Arrival {
   /** Server time, milliseconds since 1970; what a device claims is bounded by it. */
@@ -127,7 +116,7 @@ function idOf(value: unknown): string {
   return typeof id === 'string' ? id.slice(0, 64) : '';
 }
 
-function refuse(id: string, { code, detail = sentences[code] }: Refused): EventAnswer {
+function refuse(id: string, { code, detail = sayRefusal(code) }: Refused): EventAnswer {
   return { id, status: 'refused', code, detail };
 }
 

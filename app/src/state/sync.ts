@@ -162,12 +162,12 @@ async function sendEvents(actorId: string): Promise<number> {
       json: { events: batch },
     });
     const writing = database.transaction('events', 'readwrite');
-    for (const [index, { status, code = '', detail = '' }] of answers.entries()) {
+    for (const [index, answer] of answers.entries()) {
       const kept = await writing.store.get(batch[index].sequence);
       if (!kept) continue;
       await writing.store.put(
-        status === 'refused'
-          ? { ...kept, state: 'refused', refusal: { code, detail } }
+        answer.status === 'refused'
+          ? { ...kept, state: 'refused', refusal: { code: answer.code, detail: answer.detail } }
           : { ...kept, state: 'sent' },
       );
     }

@@ -1,6 +1,7 @@
-import type { PersonRefusal, Refusal } from '@nazar/core/inspection';
-import type { LifeRefusal } from '@nazar/core/repair';
+import type { PersonRefusal, Refusal } from '../inspection';
+import type { LifeRefusal } from '../repair';
 
+/** Why the server did not take an entry. The phone keeps the entry with the code and its sentence. */
 export type RefusalCode =
   | Refusal
   | PersonRefusal
@@ -31,8 +32,7 @@ export type RefusalCode =
   | 'no-such-tag'
   | 'other-tag';
 
-/** Each refusal as a sentence that says what to do. */
-export const sentences: Readonly<Record<RefusalCode, string>> = {
+const ENGLISH: Readonly<Record<RefusalCode, string>> = {
   malformed: 'This entry cannot be read. It stays on the device; report it to the office.',
   'unknown-type': 'This entry is of a kind that the server does not know. Update the server.',
   'clock-ahead':
@@ -102,3 +102,6 @@ export const sentences: Readonly<Record<RefusalCode, string>> = {
   'not-a-pre-trip': 'Only a pre-trip walk covers a sign-out. Walk round it before it leaves.',
   'already-overridden': 'A supervisor has taken this condition off already.',
 };
+
+/** A refusal as a sentence that says what to do. */
+export const sayRefusal = (code: RefusalCode): string => ENGLISH[code];
