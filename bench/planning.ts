@@ -16,8 +16,8 @@ import {
   DIRECTIONS,
   FIRSTS,
   USUAL_PACE,
-  USUAL_SCHOOL,
-  type School,
+  USUAL_ROUTE_STYLE,
+  type RouteStyle,
   layoutOf,
 } from '@nazar/core/planning';
 import { composeRig, type Rig } from '@nazar/core/rig';
@@ -103,9 +103,9 @@ export async function benchPlanning(): Promise<void> {
 
 function walkNearest(rig: Rig) {
   const outset = outsetOf(rig);
-  const task = cutIntoBlocks(rig, USUAL_SCHOOL, USUAL_PACE, outset);
-  const question = { task, school: USUAL_SCHOOL, pace: USUAL_PACE, outset };
-  return walkThrough(task, nearestFirst(question), USUAL_SCHOOL, USUAL_PACE, outset);
+  const task = cutIntoBlocks(rig, USUAL_ROUTE_STYLE, USUAL_PACE, outset);
+  const question = { task, routeStyle: USUAL_ROUTE_STYLE, pace: USUAL_PACE, outset };
+  return walkThrough(task, nearestFirst(question), USUAL_ROUTE_STYLE, USUAL_PACE, outset);
 }
 
 /** Small walks cut out of the rigs, against every order there is, with every early start of engine, pump and clock. */
@@ -114,10 +114,10 @@ function benchExactness(all: readonly Rig[]): void {
   for (let round = 0; round < SMALL_WALKS; round += 1) {
     const rig = all[round % all.length];
     const outset = outsetOf(rig);
-    const task = cut(cutIntoBlocks(rig, USUAL_SCHOOL, USUAL_PACE, outset), round);
-    const question = { task, school: USUAL_SCHOOL, pace: USUAL_PACE, outset };
+    const task = cut(cutIntoBlocks(rig, USUAL_ROUTE_STYLE, USUAL_PACE, outset), round);
+    const question = { task, routeStyle: USUAL_ROUTE_STYLE, pace: USUAL_PACE, outset };
     const seconds = (order: readonly number[]) =>
-      walkThrough(task, order, USUAL_SCHOOL, USUAL_PACE, outset).seconds;
+      walkThrough(task, order, USUAL_ROUTE_STYLE, USUAL_PACE, outset).seconds;
     over.push(seconds(searchOrder(question, 1)) / seconds(searchExactly(question)) - 1);
   }
   const percent = (share: number) => `${(share * 100).toFixed(2)} %`;
@@ -148,14 +148,14 @@ export function benchSafety(): void {
       circumstances,
       catalogue,
     });
-    const school: School = {
+    const routeStyle: RouteStyle = {
       direction: pick(DIRECTIONS),
       first: pick(FIRSTS),
       engine: pick(['planned', 'last']),
       helper: chance() < 0.5,
     };
     const seed = 1 + Math.floor(chance() * 1000);
-    const plan = planWalk({ rig, phase, circumstances, school, seed });
+    const plan = planWalk({ rig, phase, circumstances, routeStyle, seed });
     if (count < JUDGED.plans) {
       judge(plan, rig, phase);
       continue;
@@ -182,7 +182,16 @@ export function benchSafety(): void {
       warmIn: 200,
       cleanIn: 0,
     };
-    const again = planWalk({ rig, phase, circumstances, school, seed, done, now, running: true });
+    const again = planWalk({
+      rig,
+      phase,
+      circumstances,
+      routeStyle,
+      seed,
+      done,
+      now,
+      running: true,
+    });
     judge(again, rest, phase, { now, done });
   }
   print(

@@ -23,7 +23,8 @@ import {
 } from '../server/testing/test-server';
 import { stand } from '../server/intake/stand';
 import { takeIn } from '../server/intake/take-in';
-import { INSERT_WALK, walkBindings } from '../server/projection/insert-walk';
+import { walkRows } from '../server/projection/walk-rows';
+import { INSERT_WALK, walkBindings } from '../server/store/insert-walk';
 import { inOrganisation } from '../server/store/connection';
 import { listOpenDefects } from '../server/store/defects';
 import { openInspection } from '../server/store/open-inspection';
@@ -124,14 +125,16 @@ async function bareRows(server: TestServer, walks: readonly AnyEvent[][]): Promi
       });
       const standing = stand(fold(inspectionId, walk), opened);
       const accepted = walk as InspectionEvent[];
-      const bindings = walkBindings({
-        person: people.imre,
-        standing,
-        accepted,
-        isNew: true,
-        arrivedAt: Date.now(),
-        isKnownDefect: () => false,
-      });
+      const bindings: Readonly<Record<string, string>> = walkBindings(
+        walkRows({
+          person: people.imre,
+          standing,
+          accepted,
+          isNew: true,
+          arrivedAt: Date.now(),
+          isKnownDefect: () => false,
+        }),
+      );
       rows.push(NAMES.map((name) => bindings[name]));
     }
     return rows;

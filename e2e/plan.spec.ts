@@ -51,7 +51,7 @@ test('a plow truck in the dark at twelve below: planned, walked with a helper, c
     await expect.poll(() => order.allInnerTexts()).toEqual(first);
   });
 
-  await test.step('a school that contradicts itself says which rules, and nothing hangs', async () => {
+  await test.step('a route style that contradicts itself says which rules, and nothing hangs', async () => {
     await button(page, 'Early').click();
     await expect(page.getByRole('alert').first()).toContainText(/No order keeps all the rules/);
     await button(page, 'As planned').click();

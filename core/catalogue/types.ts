@@ -46,7 +46,7 @@ export type Worsening = { readonly harm: Harm; readonly because: string } & (
   { readonly in: Circumstance } | { readonly needed: Capability }
 );
 
-/** Where one school of grading names this very symptom. It can only make it weigh more. */
+/** Where one policy names this very symptom. It can only make it weigh more. */
 export interface PolicyException {
   readonly policy: string;
   readonly harm: Harm;

@@ -79,7 +79,7 @@ describe('the table of symptoms and policies', () => {
       }
   });
 
-  it('has schools that differ', () => {
+  it('has policies that differ', () => {
     for (const policy of policies.slice(1))
       expect(
         table.some(({ grades }) => grades[policies.indexOf(policy)] !== grades[0]) ||
@@ -185,7 +185,7 @@ describe('the list of parts that affect safety (49 CFR 396.11(a)(1))', () => {
   });
 });
 
-describe('the other schools', () => {
+describe('the other policies', () => {
   it('nil-defect: any defect of the brakes keeps it off the road (SI 1986/1078 reg. 100)', () => {
     expect(grade(symptomOf('truck.brake.hose', 'hose-rubs'), nilDefectPolicy).grade).toBe('major');
   });
@@ -277,7 +277,7 @@ describe('awkward cases from other equipment', () => {
     expect([of(1), of(2)]).toEqual(['minor', 'major']);
   });
 
-  it('one school that names the very symptom', () => {
+  it('one policy that names the very symptom', () => {
     const named = write('hose-soft', 'Soft hose', 'engine', 'repair', {
       exceptions: [
         { policy: 'two-step', harm: 'stop', because: 'listed as major', source: 'Schedule 9' },

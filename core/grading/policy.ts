@@ -8,7 +8,7 @@ export function worseGrade(a: Grade, b: Grade): Grade {
   return GRADES.indexOf(a) >= GRADES.indexOf(b) ? a : b;
 }
 
-/** Where a school grades a class of parts harder than its own table; it never grades softer. */
+/** Where a policy grades a class of parts harder than its own table; it never grades softer. */
 export interface PolicyRule {
   readonly id: string;
   readonly harms: readonly Harm[];
@@ -36,14 +36,14 @@ export interface Deadline {
   readonly source: string;
 }
 
-/** A school of grading as data. A guide: local law and the carrier decide. */
+/** A way of grading as data. A guide: local law and the carrier decide. */
 export interface Policy {
   readonly id: string;
   readonly title: string;
   /** Why people choose it, in one sentence. */
   readonly why: string;
   readonly source: string;
-  /** How this school calls the four grades. */
+  /** How this policy calls the four grades. */
   readonly words: Readonly<Record<Grade, string>>;
   readonly gradeOf: Readonly<Record<Harm, Grade>>;
   readonly rules: readonly PolicyRule[];
@@ -52,7 +52,7 @@ export interface Policy {
    * a depot that wants the schedule and no more chooses the policy in which it is not.
    */
   readonly schedule?: { readonly standard: string; readonly houseStricter: boolean };
-  /** This many minor faults in one class of parts of one unit are a major; undefined where the school knows no such rule. */
+  /** This many minor faults in one class of parts of one unit are a major; undefined where it knows no such rule. */
   readonly minorsMakeMajor?: number;
   readonly deadlines: readonly Deadline[];
   /** Grades that the workshop may put off. */

@@ -1,9 +1,9 @@
 import { PHASES, type Circumstance } from '../catalogue';
 import { planWalk } from '../planner';
-import type { School } from '../planning';
+import type { RouteStyle } from '../planning';
 import { rigOfUnits, rigsOfEveryModule, violationsOf } from '../testing';
 
-const SCHOOLS: readonly School[] = [
+const ROUTE_STYLES: readonly RouteStyle[] = [
   { direction: 'counter-clockwise', first: 'engine-bay', engine: 'planned', helper: false },
   { direction: 'clockwise', first: 'outside', engine: 'last', helper: true },
 ];
@@ -15,14 +15,14 @@ describe.each(rigsOfEveryModule())('a plan with $module breaks no rule', ({ rigs
     expect(rigs).not.toEqual([]);
   });
 
-  it.each(rigs)('as $title, in every walk and by every school', ({ units }) => {
+  it.each(rigs)('as $title, in every walk and by every route style', ({ units }) => {
     for (const phase of PHASES) {
       const rig = rigOfUnits(units, phase);
-      for (const school of SCHOOLS) {
-        const plan = planWalk({ rig, phase, circumstances: CIRCUMSTANCES, school });
-        expect({ phase, school, broken: violationsOf(plan, rig, phase) }).toEqual({
+      for (const routeStyle of ROUTE_STYLES) {
+        const plan = planWalk({ rig, phase, circumstances: CIRCUMSTANCES, routeStyle });
+        expect({ phase, routeStyle, broken: violationsOf(plan, rig, phase) }).toEqual({
           phase,
-          school,
+          routeStyle,
           broken: [],
         });
       }

@@ -1,6 +1,6 @@
 import { PHASES, type Circumstance, type Phase } from '../catalogue';
 import { planWalk } from '../planner';
-import { USUAL_PACE, type School } from '../planning';
+import { USUAL_PACE, type RouteStyle } from '../planning';
 import { makeRig, rigNames, rigOf, violationsOf, actsOf } from '../testing';
 import { judgePlan, parked, type JudgedAct, type NeverNumber } from '.';
 import unsafe from './golden/unsafe-plans.json';
@@ -34,7 +34,7 @@ describe('plans that were once made, and were not safe', () => {
       rig,
       phase,
       circumstances,
-      school: golden.school as School,
+      routeStyle: golden.routeStyle as RouteStyle,
       seed: golden.seed,
     });
     expect(violationsOf(now, rig, phase)).toEqual([]);

@@ -8,7 +8,7 @@ import {
   orderWalk,
   type PaceSettings,
   rankOf,
-  type School,
+  type RouteStyle,
   stillParts,
   testsLamps,
   travels,
@@ -78,7 +78,12 @@ export interface Task {
  * Cuts the checks of a rig into blocks.
  * @throws {RangeError} when the needs of a check contradict each other
  */
-export function cutIntoBlocks(rig: Rig, school: School, pace: PaceSettings, outset: Outset): Task {
+export function cutIntoBlocks(
+  rig: Rig,
+  routeStyle: RouteStyle,
+  pace: PaceSettings,
+  outset: Outset,
+): Task {
   const ground = layGround(rig, pace);
   const checks: Block[] = orderWalk(rig).flatMap(({ zone, instances }) => {
     const groups = new Map<string, { requirement: Requirement; instances: CheckInstance[] }>();
@@ -100,7 +105,7 @@ export function cutIntoBlocks(rig: Rig, school: School, pace: PaceSettings, outs
     }));
   });
   const blocks = [...checks, ...early(rig, checks, ground)];
-  const { ruleOf, standing } = rulesOf(blocks, ground, school, rig, outset);
+  const { ruleOf, standing } = rulesOf(blocks, ground, routeStyle, rig, outset);
   const before = blocks.map((_, index) =>
     blocks.flatMap((__, at) => (at !== index && ruleOf(at, index) ? [at] : [])),
   );
@@ -189,12 +194,12 @@ interface Trait {
 function rulesOf(
   blocks: readonly Block[],
   ground: Ground,
-  school: School,
+  routeStyle: RouteStyle,
   rig: Rig,
   outset: Outset,
 ): Pick<Task, 'ruleOf' | 'standing'> {
   const layout = layoutOf(rig);
-  const along = ({ spot }: Block) => alongWay(spot, ground, school.direction);
+  const along = ({ spot }: Block) => alongWay(spot, ground, routeStyle.direction);
   const begun = valuesAt(layout, outset);
   const running = outset.now
     ? (begun[layout.engine] & bitOf('engine', 'off')) === 0
@@ -206,7 +211,7 @@ function rulesOf(
       .filter(({ unit }) => unit.id === unitId)
       .flatMap(({ check }) => stillParts(check));
   const traits: readonly Trait[] = blocks.map((block) =>
-    traitOf(block, layout, begun, airAt(outset), school, stillOf(block.zone.unit.id)),
+    traitOf(block, layout, begun, airAt(outset), routeStyle, stillOf(block.zone.unit.id)),
   );
   const guided = traits.some(({ starts }) => starts);
   const ruleOf: Task['ruleOf'] = (oneAt, otherAt) => {
@@ -230,16 +235,22 @@ function rulesOf(
       return one.zone.unit.id === other.zone.unit.id ? 'wash' : undefined;
     // What only starts a clock stands wherever that is worth most.
     if (one.act || other.act) return undefined;
-    if (school.engine === 'early') {
+    if (routeStyle.engine === 'early') {
       const starts = (block: Block, { starts: guide, cycles }: Trait) =>
         guided ? guide : cycles.length === 0 && startsEngine(block);
       if (starts(one, a) && idlesBy(other, b)) return 'engine-early';
-      const outside = rankOf('outside', school.first) ?? 0;
-      if (idlesBy(one, a) && starts(other, b) && outside < (rankOf('cab', school.first) ?? 0))
+      const outside = rankOf('outside', routeStyle.first) ?? 0;
+      if (idlesBy(one, a) && starts(other, b) && outside < (rankOf('cab', routeStyle.first) ?? 0))
         return 'first';
     }
     const wetOrGreasy = a.greases || b.washes;
-    if (school.engine === 'last' && a.rank !== undefined && !wetOrGreasy && !b.secures && !b.aboard)
+    if (
+      routeStyle.engine === 'last' &&
+      a.rank !== undefined &&
+      !wetOrGreasy &&
+      !b.secures &&
+      !b.aboard
+    )
       if (!b.standing && !b.lampTest) return 'engine-last';
     if (a.rank === undefined || b.rank === undefined) return undefined;
     // The outside is walked in the same order every time, from the driver's front corner on.
@@ -258,7 +269,7 @@ function traitOf(
   layout: Layout,
   begun: Uint8Array,
   air: number,
-  school: School,
+  routeStyle: RouteStyle,
   still: readonly string[],
 ): Trait {
   const { requirement, instances, want, zone } = block;
@@ -277,7 +288,7 @@ function traitOf(
     standing &&
     !washes &&
     // Where the engine is started first, what wants it off has its time from the engine.
-    !(school.engine === 'early' && requirement.states.engine !== undefined) &&
+    !(routeStyle.engine === 'early' && requirement.states.engine !== undefined) &&
     !some(testsLamps);
   return {
     secures,
@@ -296,7 +307,7 @@ function traitOf(
     washes,
     greases: some(({ method }) => method === 'grease'),
     standing,
-    rank: ranked ? rankOf(zone.round, school.first) : undefined,
+    rank: ranked ? rankOf(zone.round, routeStyle.first) : undefined,
   };
 }
 

@@ -97,7 +97,7 @@ export function layGround(rig: Rig, { aside }: PaceSettings): Ground {
   };
 }
 
-/** Metres from the driver's front corner along the direction of the school. */
+/** Metres from the driver's front corner along the direction of the route style. */
 export function alongWay(
   { ring }: Pick<Spot, 'ring'>,
   { length }: Pick<Ground, 'length'>,
@@ -111,7 +111,7 @@ export function alongWay(
 /** Places closer than this stand side by side: which of them comes first is no matter of the direction. */
 export const SIDE_BY_SIDE = 1.5;
 
-/** From one place to the next: round the outline, in the direction of the school where both are outside. */
+/** From one place to the next: round the outline, in the direction of the route style where both are outside. */
 export function legBetween(
   from: Spot,
   to: Spot,

@@ -1,5 +1,5 @@
 import { makeRig, trailer, truck } from '../testing';
-import type { School } from '../planning';
+import type { RouteStyle } from '../planning';
 import { findPlanFaults, planWalk, type Plan } from '.';
 
 const rig = makeRig([truck, trailer]);
@@ -24,8 +24,8 @@ it('sees two things at one time', () => {
 });
 
 it('sees a walk the wrong way round', () => {
-  const clockwise: School = { ...plan.school, direction: 'clockwise' };
-  const words = faultsOf({ school: clockwise });
+  const clockwise: RouteStyle = { ...plan.routeStyle, direction: 'clockwise' };
+  const words = faultsOf({ routeStyle: clockwise });
   expect(words.some((each) => each.includes('against the direction'))).toBe(true);
   expect(words.some((each) => each.includes('after what lies further on'))).toBe(true);
 });

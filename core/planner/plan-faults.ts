@@ -4,7 +4,7 @@ import { alongWay, layGround, SIDE_BY_SIDE } from './ground';
 import type { Plan } from './plan-walk';
 
 /**
- * What is wrong with the order of a plan: a check left out or twice, a step against the direction of the school, a test of the
+ * What is wrong with the order of a plan: a check left out or twice, a step against the direction of the route style, a test of the
  * brakes before its turn, the outside walked to and fro. Whether it is safe is for the judge (core/judge).
  * Empty when the order holds.
  */
@@ -33,15 +33,15 @@ function findTimeFaults({ happenings }: Plan): string[] {
   return faults;
 }
 
-/** Feet go round in the direction of the school, but for a step back. */
-function findWayFaults({ happenings, school }: Plan, rig: Rig, pace: PaceSettings): string[] {
+/** Feet go round in the direction of the route style, but for a step back. */
+function findWayFaults({ happenings, routeStyle }: Plan, rig: Rig, pace: PaceSettings): string[] {
   const { length } = layGround(rig, pace);
   return happenings.flatMap((happening) => {
     if (happening.kind !== 'go') return [];
     const { from, to, metres } = happening;
     const outside = [from, to].every(({ level }) => level !== 'cab' && level !== 'aboard');
     const ahead = (((to.ring - from.ring) % length) + length) % length;
-    const forward = school.direction === 'counter-clockwise' ? ahead : length - ahead;
+    const forward = routeStyle.direction === 'counter-clockwise' ? ahead : length - ahead;
     return outside &&
       ahead > 0 &&
       metres + 1e-6 < Math.min(forward, length) &&
@@ -67,7 +67,7 @@ function findTestFaults({ stops }: Plan, rig: Rig): string[] {
 }
 
 /** What is only looked at from outside, with nothing done to the vehicle, is met once on the way round. */
-function findRoundFaults({ stops, school }: Plan, rig: Rig, pace: PaceSettings): string[] {
+function findRoundFaults({ stops, routeStyle }: Plan, rig: Rig, pace: PaceSettings): string[] {
   const ground = layGround(rig, pace);
   let furthest = 0;
   return stops
@@ -75,7 +75,7 @@ function findRoundFaults({ stops, school }: Plan, rig: Rig, pace: PaceSettings):
     .flatMap(({ zone, instances }) => instances.map((instance) => ({ zone, instance })))
     .filter(({ instance: { check } }) => check.method === 'look' && check.needs.length === 0)
     .flatMap(({ zone, instance }) => {
-      const here = alongWay(ground.spotOf(zone), ground, school.direction);
+      const here = alongWay(ground.spotOf(zone), ground, routeStyle.direction);
       const back = here < furthest - SIDE_BY_SIDE - 1e-6;
       furthest = Math.max(furthest, here);
       return back ? [`${instance.key} is looked at after what lies further on`] : [];

@@ -10,8 +10,8 @@ import {
   floorOf,
   layoutOf,
   USUAL_PACE,
-  USUAL_SCHOOL,
-  type School,
+  USUAL_ROUTE_STYLE,
+  type RouteStyle,
 } from '../planning';
 import {
   cutIntoBlocks,
@@ -30,7 +30,7 @@ const cold: Outset = {
   running: false,
 };
 
-const schools: fc.Arbitrary<School> = fc
+const routeStyles: fc.Arbitrary<RouteStyle> = fc
   .record({
     direction: fc.constantFrom(...DIRECTIONS),
     first: fc.constantFrom(...FIRSTS),
@@ -38,7 +38,9 @@ const schools: fc.Arbitrary<School> = fc
     helper: fc.boolean(),
   })
   // To start early and to go outside first contradict each other; see below.
-  .map((school) => (school.engine === 'early' ? { ...school, first: 'cab' as const } : school));
+  .map((routeStyle) =>
+    routeStyle.engine === 'early' ? { ...routeStyle, first: 'cab' as const } : routeStyle,
+  );
 
 /** In the middle of a walk, as a vehicle can stand: nothing is raised without the power that raised it still being there. */
 const standings = (rig: Rig): fc.Arbitrary<StandingNow> =>
@@ -92,17 +94,17 @@ const standings = (rig: Rig): fc.Arbitrary<StandingNow> =>
     });
 
 describe('every plan', () => {
-  it('has every check once, keeps its school, and breaks none of the thirteen rules', () => {
+  it('has every check once, keeps its route style, and breaks none of the thirteen rules', () => {
     fc.assert(
       fc.property(
         fc.constantFrom(...rigNames),
         fc.constantFrom(...PHASES),
         fc.subarray<Circumstance>(['dark', 'wet', 'freezing', 'passengers']),
-        schools,
+        routeStyles,
         fc.integer({ min: 1, max: 1000 }),
-        (name, phase, circumstances, school, seed) => {
+        (name, phase, circumstances, routeStyle, seed) => {
           const rig = rigOf(name, phase, circumstances);
-          const plan = planWalk({ rig, phase, circumstances, school, seed });
+          const plan = planWalk({ rig, phase, circumstances, routeStyle, seed });
           expect(findPlanFaults(plan, rig)).toEqual([]);
           expect(violationsOf(plan, rig, phase).map(inWords)).toEqual([]);
         },
@@ -121,8 +123,8 @@ describe('every plan', () => {
             share: fc.integer({ min: 0, max: 100 }),
           }),
         ),
-        schools,
-        ({ name, now, share }, school) => {
+        routeStyles,
+        ({ name, now, share }, routeStyle) => {
           const rig = rigOf(name);
           const count = Math.floor((rig.instances.length * share) / 100);
           const done = new Set(rig.instances.slice(0, count).map(({ key }) => key));
@@ -130,7 +132,13 @@ describe('every plan', () => {
           const zone = rig.instances[Math.max(0, count - 1)].zoneKey;
           const here = { ...now, zone };
           const running = now.states.engine !== 'off';
-          const request = { rig, phase: 'pre-trip', circumstances: [], school, running } as const;
+          const request = {
+            rig,
+            phase: 'pre-trip',
+            circumstances: [],
+            routeStyle,
+            running,
+          } as const;
           const plan = planWalk({ ...request, done, now: here });
           expect(findPlanFaults(plan, rest)).toEqual([]);
           expect(violationsOf(plan, rest, 'pre-trip', { now: here, done }).map(inWords)).toEqual(
@@ -152,23 +160,26 @@ describe('every plan', () => {
     const placesOf = ({ stops }: typeof first) => stops.map(({ zone }) => zone.key);
     expect(placesOf(other)).toEqual(placesOf(first));
     // A worse one is not kept for the sake of habit.
-    const slow = planWalk({ ...request, school: { ...USUAL_SCHOOL, direction: 'clockwise' } });
+    const slow = planWalk({
+      ...request,
+      routeStyle: { ...USUAL_ROUTE_STYLE, direction: 'clockwise' },
+    });
     const best = planWalk({ ...request, last: keysOf(slow.stops).reverse() });
     expect(best.totals.seconds).toBeLessThanOrEqual(1.03 * first.totals.seconds);
   });
 
-  it('of a school that contradicts itself is refused with both rules', () => {
-    const school: School = { ...USUAL_SCHOOL, first: 'outside', engine: 'early' };
+  it('of a route style that contradicts itself is refused with both rules', () => {
+    const routeStyle: RouteStyle = { ...USUAL_ROUTE_STYLE, first: 'outside', engine: 'early' };
     expect(() =>
-      planWalk({ rig: rigOf('truck'), phase: 'pre-trip', circumstances: [], school }),
+      planWalk({ rig: rigOf('truck'), phase: 'pre-trip', circumstances: [], routeStyle }),
     ).toThrow(
-      /No order keeps all the rules: .* because the school says what comes first; and .* because the school starts the engine before/,
+      /No order keeps all the rules: .* because the route style says what comes first; and .* because the route style starts the engine before/,
     );
   });
 
   it('that a hand turned against the tests of the brakes is refused with both rules', () => {
     const rig = rigOf('truck');
-    const task = cutIntoBlocks(rig, USUAL_SCHOOL, USUAL_PACE, cold);
+    const task = cutIntoBlocks(rig, USUAL_ROUTE_STYLE, USUAL_PACE, cold);
     const tests = task.blocks.filter(({ zone }) => zone.round === 'brakes').map(({ key }) => key);
     expect(() =>
       planWalk({
@@ -281,7 +292,7 @@ describe('what changes a plan', () => {
   });
 
   it('is a helper: the parts that two are needed for are told', () => {
-    const { helped } = plan({ school: { ...USUAL_SCHOOL, helper: true } });
+    const { helped } = plan({ routeStyle: { ...USUAL_ROUTE_STYLE, helper: true } });
     expect(helped.length).toBeGreaterThan(0);
     for (const [index, { from, to }] of helped.entries()) {
       expect(to).toBeGreaterThan(from);
@@ -290,19 +301,20 @@ describe('what changes a plan', () => {
     expect(plan().helped).toEqual([]);
   });
 
-  it('is the direction of the school', () => {
-    const order = (direction: School['direction']) =>
-      plan({ school: { ...USUAL_SCHOOL, direction } }).stops.map(({ zone }) => zone.id);
+  it('is the direction of the route style', () => {
+    const order = (direction: RouteStyle['direction']) =>
+      plan({ routeStyle: { ...USUAL_ROUTE_STYLE, direction } }).stops.map(({ zone }) => zone.id);
     const left = order('counter-clockwise');
     const right = order('clockwise');
     expect(left.indexOf('driver-rear-wheels')).toBeLessThan(left.indexOf('curb-rear-wheels'));
     expect(right.indexOf('curb-rear-wheels')).toBeLessThan(right.indexOf('driver-rear-wheels'));
   });
 
-  it('is what the school begins with, of all that can be looked at as it stands', () => {
-    const first = (school: School['first']) =>
-      plan({ school: { ...USUAL_SCHOOL, first: school } }).stops.find(({ instances }) =>
-        instances.some(({ check }) => check.needs.every((need) => need === 'secured')),
+  it('is what the route style begins with, of all that can be looked at as it stands', () => {
+    const first = (routeStyle: RouteStyle['first']) =>
+      plan({ routeStyle: { ...USUAL_ROUTE_STYLE, first: routeStyle } }).stops.find(
+        ({ instances }) =>
+          instances.some(({ check }) => check.needs.every((need) => need === 'secured')),
       )?.zone.round;
     expect(first('engine-bay')).toBe('engine-bay');
     expect(first('cab')).toBe('cab');
@@ -314,13 +326,13 @@ describe('what changes a plan', () => {
     const request = { rig: gate, phase: 'pre-trip', circumstances: [] } as const;
     const alone = planWalk(request).helperless;
     expect(alone.every(({ check }) => check.helper === 'needed')).toBe(true);
-    expect(planWalk({ ...request, school: { ...USUAL_SCHOOL, helper: true } }).helperless).toEqual(
-      [],
-    );
+    expect(
+      planWalk({ ...request, routeStyle: { ...USUAL_ROUTE_STYLE, helper: true } }).helperless,
+    ).toEqual([]);
   });
 
   it('is a hand that puts stops into an order: they keep it, and it may cost', () => {
-    const { blocks } = cutIntoBlocks(rig, USUAL_SCHOOL, USUAL_PACE, cold);
+    const { blocks } = cutIntoBlocks(rig, USUAL_ROUTE_STYLE, USUAL_PACE, cold);
     const outside = blocks.filter(
       ({ zone, requirement }) =>
         zone.round === 'outside' && requirement.states.engine === undefined,

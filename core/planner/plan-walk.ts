@@ -5,9 +5,9 @@ import {
   findHelperless,
   orderWalk,
   USUAL_PACE,
-  USUAL_SCHOOL,
+  USUAL_ROUTE_STYLE,
   type PaceSettings,
-  type School,
+  type RouteStyle,
   type Stop,
 } from '../planning';
 import { isDriven, wantsOff, wantsRunning, type Requirement } from '../vehicle';
@@ -21,7 +21,7 @@ export interface PlanRequest {
   readonly rig: Rig;
   readonly phase: Phase;
   readonly circumstances: readonly Circumstance[];
-  readonly school?: School;
+  readonly routeStyle?: RouteStyle;
   readonly pace?: PaceSettings;
   /** The same seed gives the same plan. */
   readonly seed?: number;
@@ -54,7 +54,7 @@ export type Because =
         | 'warm'
         | 'brake'
         | 'way'
-        | 'school'
+        | 'route-style'
         | 'tests';
     }
   /** A clock runs, and this is done meanwhile. */
@@ -77,13 +77,13 @@ export interface Plan {
   readonly totals: Totals;
   /** The same checks on the same model in the order of the catalogue. */
   readonly catalogueOrder: Totals;
-  readonly school: School;
+  readonly routeStyle: RouteStyle;
   readonly seed: number;
   /** Tools and protective wear that the checks ask for. */
   readonly carry: readonly Need[];
-  /** When a helper is wanted, seconds since the beginning; empty where the school plans without one. */
+  /** When a helper is wanted, seconds since the beginning; empty where the route style plans without one. */
   readonly helped: readonly { readonly from: number; readonly to: number }[];
-  /** Checks that somebody else is needed for and that the school plans alone. */
+  /** Checks that somebody else is needed for and that the route style plans alone. */
   readonly helperless: readonly CheckInstance[];
 }
 
@@ -103,12 +103,12 @@ const CARRIED = new Set<Need>([
 ]);
 
 /**
- * Plans a walk: every check once, in the order that takes least time within the school, with the reason of each stop.
+ * Plans a walk: every check once, in the order that takes least time within the route style, with the reason of each stop.
  * @throws {RangeError} when the needs of a check contradict each other, naming it
  */
 export function planWalk(request: PlanRequest): Plan {
   const { rig: whole, phase, seed = 1, done } = request;
-  const school = request.school ?? USUAL_SCHOOL;
+  const routeStyle = request.routeStyle ?? USUAL_ROUTE_STYLE;
   const pace = request.pace ?? USUAL_PACE;
   const rig = done
     ? { ...whole, instances: whole.instances.filter(({ key }) => !done.has(key)) }
@@ -121,34 +121,36 @@ export function planWalk(request: PlanRequest): Plan {
     running: request.running ?? false,
     now: request.now,
   };
-  const task = withFixed(cutIntoBlocks(rig, school, pace, outset), request.fixed ?? []);
-  const order = searchOrder({ task, school, pace, outset }, seed, request.last);
+  const task = withFixed(cutIntoBlocks(rig, routeStyle, pace, outset), request.fixed ?? []);
+  const order = searchOrder({ task, routeStyle, pace, outset }, seed, request.last);
   const happenings: Happening[] = [];
-  const totals = walkThrough(task, order, school, pace, outset, (each) => happenings.push(each));
+  const totals = walkThrough(task, order, routeStyle, pace, outset, (each) =>
+    happenings.push(each),
+  );
   return {
     stops: inUsualOrder(toStops(task, happenings), task, happenings, outset),
     happenings,
     way: wayOf(happenings, task.ground),
     totals,
-    catalogueOrder: walkInCatalogueOrder(rig, school, pace, outset),
-    school,
+    catalogueOrder: walkInCatalogueOrder(rig, routeStyle, pace, outset),
+    routeStyle,
     seed,
     carry: [...new Set(rig.instances.flatMap(({ check }) => check.needs))].filter((need) =>
       CARRIED.has(need),
     ),
-    helped: school.helper ? findHelped(task, happenings) : [],
-    helperless: school.helper ? [] : findHelperless(rig),
+    helped: routeStyle.helper ? findHelped(task, happenings) : [],
+    helperless: routeStyle.helper ? [] : findHelperless(rig),
   };
 }
 
 /** Unit by unit and check by check as the catalogue lists them, on the same model. */
 export function walkInCatalogueOrder(
   rig: Rig,
-  school: School,
+  routeStyle: RouteStyle,
   pace: PaceSettings,
   outset: Outset,
 ): Totals {
-  const task = cutIntoBlocks(rig, school, pace, outset);
+  const task = cutIntoBlocks(rig, routeStyle, pace, outset);
   const zones = new Map(rig.zones.map((zone) => [zone.key, zone]));
   const blockOf = new Map(
     task.blocks.flatMap((block) => block.instances.map(({ key }) => [key, block] as const)),
@@ -167,7 +169,7 @@ export function walkInCatalogueOrder(
       };
     else blocks.push({ ...block, instances: [instance], seconds: instance.check.seconds });
   }
-  return walkThrough({ ...task, blocks }, [...blocks.keys()], school, pace, outset);
+  return walkThrough({ ...task, blocks }, [...blocks.keys()], routeStyle, pace, outset);
 }
 
 /** What even a hand does not turn round. */
@@ -184,7 +186,7 @@ const STRONGER = new Set<Rule>([
 ]);
 
 /**
- * Stops that were put into an order by hand keep it: each before the next. A hand is stronger than the order of the school, and
+ * Stops that were put into an order by hand keep it: each before the next. A hand is stronger than the order of the route style, and
  * weaker than safety and the order of the tests.
  */
 function withFixed(task: Task, fixed: readonly string[]): Task {
@@ -335,7 +337,7 @@ function reasonOf(
   if (requirement.starts) return { code: 'engine-on' };
   if (wantsOff(requirement) && zone.round === 'outside') return { code: 'way' };
   if (wantsOff(requirement)) return { code: 'engine-off' };
-  return { code: standing[at] && zone.round !== 'outside' ? 'school' : 'way' };
+  return { code: standing[at] && zone.round !== 'outside' ? 'route-style' : 'way' };
 }
 
 /** A clock that somebody will need later on and that has not been waited for yet. */

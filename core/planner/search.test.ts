@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { USUAL_PACE, USUAL_SCHOOL } from '../planning';
+import { USUAL_PACE, USUAL_ROUTE_STYLE } from '../planning';
 import { rigNames, rigOf } from '../testing';
 import { costOf, cutIntoBlocks, searchExactly, searchOrder, walkThrough, type Outset } from '.';
 
@@ -14,7 +14,7 @@ describe('against every order there is', () => {
       warm: false,
       running: false,
     };
-    const whole = cutIntoBlocks(rig, USUAL_SCHOOL, USUAL_PACE, outset);
+    const whole = cutIntoBlocks(rig, USUAL_ROUTE_STYLE, USUAL_PACE, outset);
     const kept = [...new Set(take.map((index) => index % whole.blocks.length))].sort(
       (a, b) => a - b,
     );
@@ -25,7 +25,7 @@ describe('against every order there is', () => {
       standing: kept.map((index) => whole.standing[index]),
       before: kept.map((index) => whole.before[index].flatMap((other) => place.get(other) ?? [])),
     };
-    return { task, school: USUAL_SCHOOL, pace: USUAL_PACE, outset };
+    return { task, routeStyle: USUAL_ROUTE_STYLE, pace: USUAL_PACE, outset };
   }
 
   it('is within three hundredths, on every small walk', () => {
@@ -35,9 +35,9 @@ describe('against every order there is', () => {
         fc.uniqueArray(fc.nat({ max: 400 }), { minLength: 2, maxLength: 7 }),
         (name, take) => {
           const question = small(name, take);
-          const { task, school, pace, outset } = question;
+          const { task, routeStyle, pace, outset } = question;
           const seconds = (order: readonly number[]) =>
-            walkThrough(task, order, school, pace, outset).seconds;
+            walkThrough(task, order, routeStyle, pace, outset).seconds;
           const best = seconds(searchExactly(question));
           expect(seconds(searchOrder(question, 1))).toBeLessThanOrEqual(best * 1.03 + 1e-6);
         },

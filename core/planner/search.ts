@@ -1,7 +1,7 @@
 import { ROUNDS } from '../catalogue';
 import type { Task } from './blocks';
 import { alongWay } from './ground';
-import { rankOf, type PaceSettings, type School } from '../planning';
+import { rankOf, type PaceSettings, type RouteStyle } from '../planning';
 import { wantsOff, wantsRunning } from '../vehicle';
 import { Refusal } from '../words';
 import { findConflict } from './conflict';
@@ -21,7 +21,7 @@ export function chanceFrom(seed: number): () => number {
 
 export interface Question {
   readonly task: Task;
-  readonly school: School;
+  readonly routeStyle: RouteStyle;
   readonly pace: PaceSettings;
   readonly outset: Outset;
 }
@@ -50,7 +50,7 @@ export function searchOrder(
   const size = task.blocks.length;
   if (size <= 1) return task.blocks.map((_, index) => index);
   const isBefore = matrixOf(task);
-  const model = modelOf(task, question.school, question.pace, question.outset);
+  const model = modelOf(task, question.routeStyle, question.pace, question.outset);
   const chance = chanceFrom(seed);
   const budget = Math.min(STEPS.most, STEPS.least + size * STEPS.perBlock);
   const beginnings = [
@@ -133,13 +133,13 @@ function matrixOf({ blocks, before }: Task): Before {
 }
 
 /**
- * Ways that a person would go: round the vehicle in the direction of the school, then engine bay, cab and tests; once with
+ * Ways that a person would go: round the vehicle in the direction of the route style, then engine bay, cab and tests; once with
  * everything at a stop done at that stop, once with what wants lamps or the engine left for a second round.
  */
-function sweeps({ task, school }: Question): number[][] {
+function sweeps({ task, routeStyle }: Question): number[][] {
   const { blocks, ground } = task;
-  const along = (index: number) => alongWay(blocks[index].spot, ground, school.direction);
-  const first = blocks.map(({ zone }) => rankOf(zone.round, school.first) ?? ROUNDS.length);
+  const along = (index: number) => alongWay(blocks[index].spot, ground, routeStyle.direction);
+  const first = blocks.map(({ zone }) => rankOf(zone.round, routeStyle.first) ?? ROUNDS.length);
   const standing = task.standing.map((each) => (each ? 0 : 1));
   const indices = [...blocks.keys()];
   const by = (...keys: readonly ((index: number) => number)[]) =>
@@ -167,8 +167,8 @@ function inOrder(task: Task, wished: readonly number[], isBefore: Before): numbe
 }
 
 /** The order of whoever always does next what is nearest in time: what a plan must be better than. */
-export function nearestFirst({ task, school, pace, outset }: Question): number[] {
-  return greedy(task, modelOf(task, school, pace, outset), matrixOf(task))[0];
+export function nearestFirst({ task, routeStyle, pace, outset }: Question): number[] {
+  return greedy(task, modelOf(task, routeStyle, pace, outset), matrixOf(task))[0];
 }
 
 /** Always the block next that costs least from here; once as it comes, once with what starts a clock brought forward. */
@@ -326,7 +326,7 @@ export function searchExactly(question: Question): number[] {
   const size = task.blocks.length;
   if (size > 10) throw new RangeError('More than ten blocks are never tried in every order.');
   const isBefore = matrixOf(task);
-  const model = modelOf(task, question.school, question.pace, question.outset);
+  const model = modelOf(task, question.routeStyle, question.pace, question.outset);
   let best: number[] = [];
   let least = Infinity;
   const order: number[] = [];

@@ -1,5 +1,5 @@
 import { Refusal } from '../words';
-import { layoutOf, type PaceSettings, type School } from '../planning';
+import { layoutOf, type PaceSettings, type RouteStyle } from '../planning';
 import {
   AIR_FULL,
   bitOf,
@@ -13,9 +13,9 @@ import {
   type VehicleChange,
 } from '../vehicle';
 import type { Task } from './blocks';
-import { legBetween, type Spot } from './ground';
 import { TIES, type Happening, type Totals } from './happening';
 import { airAt, valuesAt, type Outset } from './outset';
+import { layWays } from './ways';
 
 /** The same walk for every order of its blocks, made ready so that many orders can be tried. */
 export interface Model {
@@ -56,62 +56,16 @@ const BUILT = 100;
 const MOST_CHANGES = 60;
 
 /** Makes a task ready: distances between all its places, and what each block wants, as numbers. */
-export function modelOf(task: Task, school: School, pace: PaceSettings, outset: Outset): Model {
-  const { ground, blocks, rig } = task;
+export function modelOf(
+  task: Task,
+  routeStyle: RouteStyle,
+  pace: PaceSettings,
+  outset: Outset,
+): Model {
+  const { blocks, rig } = task;
   const layout = layoutOf(rig);
-  const size = blocks.length;
-  const SEAT = size;
-  const WHEEL = size + 1;
-  const HERE = size + 2;
-  const BAY = size + 3;
-  const here = rig.zones.find(({ key: zone }) => zone === outset.now?.zone);
-  const bay = rig.zones.find(({ round }) => round === 'engine-bay');
-  const controls = rig.zones.filter(({ round }) => round === 'equipment');
-  const places: Spot[] = [
-    ...blocks.map(({ spot }) => spot),
-    ground.seat,
-    ground.wheel,
-    here ? ground.spotOf(here) : ground.corner,
-    bay ? ground.spotOf(bay) : ground.corner,
-    ...controls.map((zone) => ground.spotOf(zone)),
-  ];
-  const FIRST_CONTROLS = size + 4;
-  const wide = places.length;
-  const legSeconds = new Float64Array(wide * wide).fill(NaN);
-  const legMetres = new Float64Array(wide * wide);
-  const legClimbs = new Uint8Array(wide * wide);
-  const legReversals = new Uint8Array(wide * wide);
-  // Worked out when somebody first goes that way: of many places only few lie next to each other.
-  const layLeg = (from: number, to: number) => {
-    const leg = legBetween(places[from], places[to], ground, school.direction, pace);
-    const at = from * wide + to;
-    legSeconds[at] = leg.seconds;
-    legMetres[at] = leg.metres;
-    legClimbs[at] = leg.climbs;
-    legReversals[at] = leg.reversals;
-  };
-  /** Where a unit is worked from: its own controls, the nearest to the block; else where the block is. */
-  const controlsOf = new Map<string, number>();
-  const controlsFor = (unit: string, block: number): number => {
-    const name = `${unit} ${block}`;
-    const known = controlsOf.get(name);
-    if (known !== undefined) return known;
-    let best = block < size && blocks[block].zone.unit.id === unit ? block : -1;
-    let least = Infinity;
-    const from = places[block];
-    controls.forEach((zone, at) => {
-      if (zone.unit.id !== unit) return;
-      const off = Math.hypot(zone.x - from.x, zone.y - from.y);
-      if (off < least) [least, best] = [off, FIRST_CONTROLS + at];
-    });
-    if (best < 0) {
-      const zone = rig.zones.find((each) => each.unit.id === unit);
-      const at = blocks.findIndex((each) => each.zone.unit.id === unit);
-      best = at >= 0 ? at : zone ? HERE : SEAT;
-    }
-    controlsOf.set(name, best);
-    return best;
-  };
+  const ways = layWays(task, routeStyle.direction, pace, outset.now?.zone);
+  const { SEAT, WHEEL, HERE, BAY, places, count: wide, legs, layLeg, controlsFor } = ways;
   const wants: readonly LaidWant[] = blocks.map(({ want }) => want);
   const atEnd = layWant(layout, { states: statesAtEnd(outset.phase), rolls: false }, undefined);
   const endWant: LaidWant = { ...atEnd, pairs: [...endOfUnits(), ...atEnd.pairs] };
@@ -182,21 +136,21 @@ export function modelOf(task: Task, school: School, pace: PaceSettings, outset: 
   };
   const go = (to: number) => {
     const at = place * wide + to;
-    if (legSeconds[at] !== legSeconds[at]) layLeg(place, to);
-    if (tell && (legSeconds[at] > 0 || legMetres[at] > 0))
+    if (legs.seconds[at] !== legs.seconds[at]) layLeg(place, to);
+    if (tell && (legs.seconds[at] > 0 || legs.metres[at] > 0))
       tell({
         kind: 'go',
         at: now[TIME],
-        seconds: legSeconds[at],
-        metres: legMetres[at],
-        climbs: legClimbs[at],
+        seconds: legs.seconds[at],
+        metres: legs.metres[at],
+        climbs: legs.climbs[at],
         from: places[place],
         to: places[to],
       });
-    now[METRES] += legMetres[at];
-    climbs += legClimbs[at];
-    reversals += legReversals[at];
-    now[TIME] += legSeconds[at];
+    now[METRES] += legs.metres[at];
+    climbs += legs.climbs[at];
+    reversals += legs.reversals[at];
+    now[TIME] += legs.seconds[at];
     place = to;
   };
   const wait = (until: number, clock: Clock) => {
@@ -333,12 +287,12 @@ export function modelOf(task: Task, school: School, pace: PaceSettings, outset: 
 export function walkThrough(
   task: Task,
   order: readonly number[],
-  school: School,
+  routeStyle: RouteStyle,
   pace: PaceSettings,
   outset: Outset,
   tell?: (happening: Happening) => void,
 ): Totals {
-  const model = modelOf(task, school, pace, outset);
+  const model = modelOf(task, routeStyle, pace, outset);
   model.walk(order, order.length, tell);
   return model.totals();
 }

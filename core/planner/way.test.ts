@@ -1,5 +1,5 @@
 import { makeRig } from '../testing';
-import { DIRECTIONS, USUAL_SCHOOL } from '../planning';
+import { DIRECTIONS, USUAL_ROUTE_STYLE } from '../planning';
 import { planWalk } from '.';
 
 const rig = makeRig();
@@ -9,7 +9,7 @@ it.each(DIRECTIONS)('is never drawn through the rig, %s', (direction) => {
     rig,
     phase: 'pre-trip',
     circumstances: [],
-    school: { ...USUAL_SCHOOL, direction },
+    routeStyle: { ...USUAL_ROUTE_STYLE, direction },
   });
   const isIn = ({ x, y }: { x: number; y: number }) =>
     x > 0.05 && x < rig.length - 0.05 && Math.abs(y) < rig.width / 2 - 0.05;

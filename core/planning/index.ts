@@ -22,9 +22,9 @@ export {
   ENGINE_TIMINGS,
   FIRSTS,
   rankOf,
-  USUAL_SCHOOL,
+  USUAL_ROUTE_STYLE,
   type Direction,
   type EngineTiming,
   type First,
-  type School,
-} from './school';
+  type RouteStyle,
+} from './route-style';

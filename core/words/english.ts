@@ -84,9 +84,9 @@ const RULES: Readonly<Record<string, string>> = {
   tests: 'the tests of the brakes keep their order',
   wash: 'what is greased is washed first',
   way: 'the outside is walked in one direction',
-  first: 'the school says what comes first',
-  'engine-early': 'the school starts the engine before the outside is walked',
-  'engine-last': 'the school starts the engine last',
+  first: 'the route style says what comes first',
+  'engine-early': 'the route style starts the engine before the outside is walked',
+  'engine-last': 'the route style starts the engine last',
   hand: 'your own order says so',
 };
 

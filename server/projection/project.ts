@@ -1,12 +1,13 @@
 import type { InspectionEvent } from '@nazar/core/inspection';
 import type { Knex } from 'knex';
 import type { Standing } from '../intake/stand';
+import { insertWalk } from '../store/insert-walk';
 import { odometerOf } from './defect-rows';
-import { INSERT_WALK, touchesDefects, walkBindings } from './insert-walk';
 import { projectDefects } from './project-defects';
 import { projectAfterwards } from './project-afterwards';
 import { projectFindings } from './project-findings';
 import type { ProjectRequest } from './project-request';
+import { touchesDefects, walkRows } from './walk-rows';
 
 const iso = (milliseconds: number) => new Date(milliseconds).toISOString();
 
@@ -15,7 +16,7 @@ export class IdTaken extends Error {
   override name = 'IdTaken';
 }
 
-/** Whole in {@link INSERT_WALK}. */
+/** Whole in the rows of the walk. */
 const OF_THE_WALK = new Set<InspectionEvent['type']>([
   'begun',
   'answered',
@@ -28,9 +29,8 @@ const OF_THE_WALK = new Set<InspectionEvent['type']>([
 /** Log to tables, in the transaction that stores the events. */
 export async function project(trx: Knex.Transaction, request: ProjectRequest): Promise<void> {
   const { person, standing, accepted, isNew } = request;
-  const bindings = walkBindings(request);
-  const { rows } = await trx.raw(INSERT_WALK, bindings).options({ name: 'insert-walk' });
-  if (Number(rows[0].stored) < accepted.length) throw new IdTaken();
+  const stored = await insertWalk(trx, walkRows(request));
+  if (stored < accepted.length) throw new IdTaken();
   if (!isNew) await updateUnits(trx, standing, accepted);
   if (touchesDefects(accepted))
     await projectDefects(trx, person.organisationId, standing, isNew, request.isKnownDefect);

@@ -8,7 +8,7 @@ import {
   type StandingNow,
   type Totals,
 } from '@nazar/core/planner';
-import { clocksWanted, type KeptStop, type School } from '@nazar/core/planning';
+import { clocksWanted, type KeptStop, type RouteStyle } from '@nazar/core/planning';
 import { composeRig, type Unit } from '@nazar/core/rig';
 import type { Clock } from '@nazar/core/vehicle';
 import { Refusal, type Message } from '@nazar/core/words';
@@ -24,7 +24,7 @@ export interface PlanQuestion {
   readonly catalogue: Catalogue;
   /** What the depot changed of them. */
   readonly content: DepotContent;
-  readonly school: School;
+  readonly routeStyle: RouteStyle;
   /** Somebody has started the engine already. */
   readonly running: boolean;
   /** Stops in an order that was set by hand. */
@@ -66,7 +66,7 @@ export type Planned =
   | { readonly ok: false; readonly says: Message };
 
 export function plan(question: PlanQuestion): Planned {
-  const { units, phase, circumstances, catalogue, content, school, running, fixed, last, now } =
+  const { units, phase, circumstances, catalogue, content, routeStyle, running, fixed, last, now } =
     question;
   const done = question.done && new Set(question.done);
   try {
@@ -77,7 +77,17 @@ export function plan(question: PlanQuestion): Planned {
       needed: question.needed,
       catalogue: withDepotContent(catalogue, content),
     });
-    const made = planWalk({ rig, phase, circumstances, school, running, fixed, last, done, now });
+    const made = planWalk({
+      rig,
+      phase,
+      circumstances,
+      routeStyle,
+      running,
+      fixed,
+      last,
+      done,
+      now,
+    });
     return {
       ok: true,
       plan: {

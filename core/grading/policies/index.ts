@@ -14,7 +14,7 @@ export {
   twoStepPolicy,
 };
 
-/** The schools that ship. A depot may bring its own beside them. */
+/** The policies that ship. A depot may bring its own beside them. */
 export const policies: readonly Policy[] = [
   twoStepPolicy,
   affectsSafetyPolicy,

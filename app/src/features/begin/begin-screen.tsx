@@ -154,7 +154,8 @@ export function BeginScreen(props: BeginScreenProps) {
   const begin = async () => {
     const inspectionId = newId();
     const own = { inspectionId, actorId: person.id };
-    if (planning.plan) await keepPlan(inspectionId, { ...planning.plan, school: planning.school });
+    if (planning.plan)
+      await keepPlan(inspectionId, { ...planning.plan, routeStyle: planning.routeStyle });
     const kept = await log.append<'begun' | 'changed'>([
       {
         ...own,

@@ -13,7 +13,7 @@ export interface CompareScreenProps {
   readonly onBack: () => void;
 }
 
-/** One defect under two policies, side by side: the grade, the school's own words, why, and until when. */
+/** One defect under two policies, side by side: the grade, the policy's own words, why, and until when. */
 export function CompareScreen({ comparison, onBack }: CompareScreenProps) {
   const t = useWords();
   const reference = useReference((state) => state.reference);

@@ -29,7 +29,7 @@ function show(chosen: string, symptom: Symptom) {
 
 const edge = symptomOf('truck.tyre.tread-steer', 'tread-one-edge');
 
-it('says the grade, the words of the school, the reasons and until when', () => {
+it('says the grade, the words of the policy, the reasons and until when', () => {
   show('affects-safety', edge);
   expect(screen.getByRole('heading', { name: 'Major' })).toBeTruthy();
   expect(screen.getByText('Affects safety: certified before it is driven')).toBeTruthy();
@@ -37,7 +37,7 @@ it('says the grade, the words of the school, the reasons and until when', () => 
   expect(screen.getByText(/Mended before it is used again/)).toBeTruthy();
 });
 
-it('says it differently for another school', () => {
+it('says it differently for another policy', () => {
   show('two-step', edge);
   expect(screen.getByRole('heading', { name: 'Minor' })).toBeTruthy();
 });

@@ -12,7 +12,7 @@ interface PolicyCardProps {
   readonly act: (work: () => Promise<unknown>) => Promise<boolean>;
 }
 
-/** Which school each class of vehicle is graded by, and policies of one's own from a file. */
+/** Which policy each class of vehicle is graded by, and policies of one's own from a file. */
 export function PolicyCard({ rules, mayChange, act }: PolicyCardProps) {
   const t = useWords();
   const input = useRef<HTMLInputElement>(null);

@@ -27,7 +27,7 @@ jest.mock('@/state/walk', () => ({
     mockShow(plan);
     return Promise.resolve();
   },
-  readSchool: () => Promise.resolve({}),
+  readRouteStyle: () => Promise.resolve({}),
   useWalkSession: () => ({ clock: { now: () => Date.now() } }),
 }));
 jest.mock('@/workers/plan-walk', () => ({

@@ -2,7 +2,7 @@ import { droppedUnits, isAsked, rigWithout } from '@nazar/core/inspection';
 import { countMoved, type KeptStop, type Stop } from '@nazar/core/planning';
 import { findReplanReasons, isRunning, standingNow, type ReplanReason } from '@nazar/core/walking';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { keepPlan, readSchool, type KeptPlan, type Walk, useWalkSession } from '@/state/walk';
+import { keepPlan, readRouteStyle, type KeptPlan, type Walk, useWalkSession } from '@/state/walk';
 import { planInWorker } from '@/workers/plan-walk';
 import type { Live } from './use-live';
 
@@ -62,7 +62,7 @@ export function useReplanning(walk: Walk, live: Live, zone: string): Replanning 
       await keepPlan(inspection.id, {
         stops: [...rest, later],
         way: [],
-        school: plan?.school,
+        routeStyle: plan?.routeStyle,
         taken: plan?.taken,
         told: {
           turns: [{ id: later.key, code: 'skipped', title: stop.zone.title }],
@@ -113,7 +113,10 @@ async function replan(
   const open = new Set(
     asked.map(({ key }) => key).filter((key) => !answers.has(key) && !live.forbidden.has(key)),
   );
-  const school = { ...(plan?.school ?? (await readSchool())), helper: course.helper !== undefined };
+  const routeStyle = {
+    ...(plan?.routeStyle ?? (await readRouteStyle())),
+    helper: course.helper !== undefined,
+  };
   const planned = await planInWorker({
     units: rig.units.map(({ unit }) => unit),
     phase: begun.phase,
@@ -121,7 +124,7 @@ async function replan(
     needed: begun.job?.needs,
     catalogue,
     content,
-    school,
+    routeStyle,
     running: isRunning(live.state) ?? false,
     fixed: [],
     last: ahead.flatMap(({ instances }) => instances.map(({ key }) => key)),
@@ -135,7 +138,7 @@ async function replan(
     const former = { stops: toKept(stops, () => true), way: plan?.way ?? [] };
     await keepPlan(inspection.id, {
       ...former,
-      school,
+      routeStyle,
       taken,
       told: { turns, moved: 0, added: 0 },
     });
@@ -157,7 +160,7 @@ async function replan(
   const kept: KeptPlan = {
     stops: next,
     way: planned.plan.way,
-    school,
+    routeStyle,
     taken,
     told: {
       turns,

@@ -3,16 +3,16 @@ import { mayHelperAnswer, type Stop } from '@nazar/core/planning';
 import type { VehicleChange } from '@nazar/core/vehicle';
 import { isRunning, runningClocks } from '@nazar/core/walking';
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import { ScrollView, useWindowDimensions, View } from 'react-native';
-import { HintedScroll, SignalWords, useStable, type BeadState } from '@/design';
+import { View } from 'react-native';
+import { useStable, type BeadState } from '@/design';
 import { RigDrawing, toBeads } from '@/drawing';
 import { useWords } from '@/i18n';
-import { listDrafts, useHabit, usePreferences, useReference, weakSpotAt } from '@/state';
+import { listDrafts, useHabit, usePreferences } from '@/state';
 import { useHearing, type Walk, useWalkSession } from '@/state/walk';
 import { keepAwake } from '@/workers';
 import { CheckList } from './check-list';
 import { Clocks } from './clocks';
-import { Dock, SHORT } from './dock';
+import { Dock } from './dock';
 import { News } from './news';
 import { RepairsBar } from './repairs-bar';
 import { RestButton } from './rest-button';
@@ -22,12 +22,14 @@ import { StopList } from './stops-sheet';
 import { useAnswers } from './use-answers';
 import { useClockWatch } from './use-clock-watch';
 import { useKeys } from './use-keys';
+import { useKnownHere } from './use-known-here';
 import { useLive } from './use-live';
 import { asksReading, usePosition } from './use-position';
 import { useReplanning } from './use-replanning';
 import { useStarting } from './use-starting';
 import { useStep } from './use-step';
 import type { WalkScreenProps } from './walk-screen-props';
+import { standsInDock, useRoom, WalkLayout } from './walk-layout';
 import { WalkSheets, type OpenSheet } from './walk-sheets';
 import { WalkTop } from './walk-top';
 
@@ -37,20 +39,16 @@ interface WalkBoardProps extends WalkScreenProps {
 }
 
 const NOTHING: readonly VehicleChange[] = [];
-/** Less high than this, the screen scrolls as a whole: large letters, a small phone, px. */
-const WHOLE = 600;
-
 /** One stop at a time: the rig with the way round it, the checks from here, the present one at the thumb. */
 export function WalkBoard(props: WalkBoardProps) {
   const { log } = useWalkSession();
   const { walk, personId, onFault, onVerdict, onLeave } = props;
   const t = useWords();
-  const { width, height } = useWindowDimensions();
-  const wide = width >= 900;
-  const reference = useReference((state) => state.reference);
+  const room = useRoom();
+  const { wide } = room;
   const habit = useHabit();
   const gloves = usePreferences((state) => state.gloves);
-  const { inspection, assessment, rig, stops, known } = walk;
+  const { inspection, assessment, rig, stops } = walk;
   const position = usePosition(walk, props.at);
   const { stop, stopIndex, current } = position;
   const live = useLive(walk, personId);
@@ -89,17 +87,13 @@ export function WalkBoard(props: WalkBoardProps) {
     (each: string): BeadState => assessment.byKey.get(each)?.state ?? 'unanswered',
     [assessment],
   );
-  const isWeak = useCallback(
-    (each: string) => weakSpotAt(reference, each) !== undefined,
-    [reference],
-  );
   const stopStates = stops.map((each) => stateOfStop(walk, each)).join(' ');
   // The drawing changes only when a stop does, not with every answer.
   const beads = useMemo(() => {
     const states = stopStates.split(' ') as BeadState[];
     return toBeads(stops, (_, index) => states[index]);
   }, [stops, stopStates]);
-  const last = reference?.lastReadings.find((reading) => reading.key === key);
+  const known = useKnownHere(walk, stop, key);
   const reading = current.check.reading;
   const canAnswer = assessed?.state === 'unanswered' || assessed?.state === 'again';
   const { step, take, elsewhere } = useStep(walk, live, position);
@@ -107,15 +101,6 @@ export function WalkBoard(props: WalkBoardProps) {
   const free = canAnswer && !step && !forbidden;
   const after = stopAfter(walk, stopIndex);
   const goOn = () => (after === undefined ? onVerdict() : position.goToStop(after));
-  const watched = useMemo(
-    () =>
-      new Set([
-        ...known.map((each) => each.key),
-        ...(reference?.defects ?? []).filter((each) => each.outcomeWords).map((each) => each.key),
-        ...stop.instances.filter((each) => isWeak(each.key)).map((each) => each.key),
-      ]),
-    [known, reference, stop, isWeak],
-  );
   const openChecks = stop.instances.filter(
     (each) =>
       assessment.byKey.get(each.key)?.state === 'unanswered' &&
@@ -127,7 +112,6 @@ export function WalkBoard(props: WalkBoardProps) {
   const onSound = useStable(() => (counts ? setSheet('count') : void answer({ outcome: 'sound' })));
   const onTakeBack = useStable(() => void answer({ outcome: 'cleared' }));
   const onFaultHere = useStable(() => onFault(key));
-  const knownHere = known.find((each) => each.key === key);
   const onStillThere = useStable(() => void answers.stillThere());
   const onLooksRepaired = useStable(() => void answers.looksRepaired(t('walk.repairedNote')));
   const openCannot = useStable(() => setSheet('cannot'));
@@ -140,17 +124,15 @@ export function WalkBoard(props: WalkBoardProps) {
     ?.module.procedures.find((each) => each.check === current.check.id);
   const { x, y } = current;
   const spot = useMemo(() => ({ x, y }), [x, y]);
-  const weak = useMemo(
-    () => rig.instances.filter((each) => weakSpotAt(reference, each.key) !== undefined),
-    [rig, reference],
-  );
   const starting = useStarting(walk, personId, onFault, close);
 
   useKeys(
     {
-      s: () => free && !knownHere && !reading?.required && (procedure ? openCycle() : onSound()),
+      s: () => free && !known.defect && !reading?.required && (procedure ? openCycle() : onSound()),
       ' ': () =>
-        free ? !knownHere && !reading?.required && (procedure ? openCycle() : onSound()) : take(),
+        free
+          ? !known.defect && !reading?.required && (procedure ? openCycle() : onSound())
+          : take(),
       f: () => onFault(key),
       c: () => canAnswer && setSheet('cannot'),
       m: () => reading && free && setSheet('reading'),
@@ -169,18 +151,14 @@ export function WalkBoard(props: WalkBoardProps) {
   );
 
   if (!assessed) return null;
-  // Clocks and gloves take room on a phone; the drawing gives it, never the words of a caution.
   const cramped =
     runningClocks(live.state, live.wanted, 0).length > 0 ||
     (gloves && current.check.cautions.length > 0);
-  // What can kill comes before the drawing and the list; a very short screen scrolls as a whole.
   const grave =
     !wide &&
     (warns ||
       current.check.cautions.some(({ signal }) => signal === 'DANGER' || signal === 'WARNING'));
-  const whole = !wide && height < WHOLE;
-  // What can kill is read before what has changed: on a short screen the news stand below it.
-  const inDock = whole || (grave && height < SHORT);
+  const inDock = standsInDock(room, grave);
   const map = (
     <RigDrawing
       rig={rig}
@@ -189,7 +167,7 @@ export function WalkBoard(props: WalkBoardProps) {
       way={walk.stale || walk.way?.length === 0 ? undefined : walk.way}
       currentStop={stop.key}
       spot={spot}
-      weak={weak}
+      weak={known.weakInstances}
     />
   );
   const stopList = {
@@ -234,7 +212,7 @@ export function WalkBoard(props: WalkBoardProps) {
       instances={stop.instances}
       currentKey={key}
       stateOf={stateOf}
-      isWeak={isWeak}
+      isWeak={known.isWeak}
       onChoose={position.goToCheck}
     />
   );
@@ -253,20 +231,17 @@ export function WalkBoard(props: WalkBoardProps) {
     <Dock
       stopCautions={warns ? (stop.zone.cautions ?? []) : []}
       onReadStop={() => setReadAt(stop.key)}
-      whole={whole}
+      whole={room.whole}
       news={inDock ? banners : undefined}
       others={inDock ? list : undefined}
       assessed={assessed}
-      last={last}
+      last={known.last}
       unitOfHabit={reading && unitOf(reading, habit)}
-      known={knownHere?.words}
+      known={known.defect?.words}
       onStillThere={onStillThere}
       onLooksRepaired={onLooksRepaired}
-      repaired={
-        reference?.defects.find((each) => each.key === key && each.outcomeWords)?.outcomeWords ??
-        undefined
-      }
-      weak={weakSpotAt(reference, key)}
+      repaired={known.repaired}
+      weak={known.weak}
       hasDraft={drafts.includes(key)}
       step={step}
       stepNumber={
@@ -280,7 +255,7 @@ export function WalkBoard(props: WalkBoardProps) {
           walk={walk}
           stop={stop}
           open={openChecks}
-          watched={watched}
+          watched={known.watched}
           onRest={(instances) => void answers.soundTogether(instances)}
         />
       }
@@ -322,37 +297,22 @@ export function WalkBoard(props: WalkBoardProps) {
   );
   return (
     <View role="main" className="h-full flex-1 bg-ground">
-      {whole ? null : top}
-      {wide ? banners : null}
-      <View className={`mx-auto min-h-0 w-full max-w-[1280px] flex-1 ${wide ? 'flex-row' : ''}`}>
-        <View className={wide ? 'w-[46%] p-4' : cramped ? 'w-1/2 self-center pt-1' : 'px-2 pt-1'}>
-          {wide || (!banners && !grave && !step && height >= SHORT) ? map : null}
-          {wide ? (
-            <ScrollView className="mt-3 min-h-0 flex-1" contentContainerClassName="gap-2 p-1">
-              {stop.zone.cautions?.map((caution) => (
-                <SignalWords key={caution.words} caution={caution} />
-              ))}
-              <StopList {...stopList} />
-            </ScrollView>
-          ) : null}
-        </View>
-        {whole ? (
-          <HintedScroll key={key} hint={t('more')} fills>
-            {heading}
-            {dock}
-            {clocks}
-            {top}
-          </HintedScroll>
-        ) : (
-          <View className="min-h-0 flex-1">
-            {heading}
-            {wide || inDock ? null : banners}
-            {inDock ? null : list}
-            {clocks}
-            {dock}
-          </View>
-        )}
-      </View>
+      <WalkLayout
+        room={room}
+        checkKey={key}
+        grave={grave}
+        cramped={cramped}
+        hasStep={step !== undefined}
+        cautions={stop.zone.cautions ?? []}
+        top={top}
+        banners={banners}
+        map={map}
+        heading={heading}
+        stops={<StopList {...stopList} />}
+        checks={list}
+        clocks={clocks}
+        dock={dock}
+      />
       <WalkSheets
         sheet={sheet}
         walk={walk}
@@ -360,7 +320,7 @@ export function WalkBoard(props: WalkBoardProps) {
         current={current}
         assessed={assessed}
         habit={habit}
-        last={last}
+        last={known.last}
         procedure={procedure}
         repairs={repairs}
         stopList={stopList}

@@ -281,7 +281,7 @@ export const yard = {
     legend: 'Blue: looking. Grey: walking. Yellow: something is set or runs. Red: a clock runs.',
     helperless_one: '{{count}} check needs a second person. Ask for one before you begin.',
     helperless_other: '{{count}} checks need a second person. Ask for one before you begin.',
-    school: 'How you walk',
+    routeStyle: 'How you walk',
     direction: 'Which way round',
     directions: { 'counter-clockwise': 'Driver side first', clockwise: 'Curb side first' },
     directionWhy: {
@@ -325,7 +325,7 @@ export const yard = {
       warm: 'once the engine is warm',
       brake: 'with the brake released and chocks in',
       way: 'on the way',
-      school: 'as you walk: its turn',
+      'route-style': 'as you walk: its turn',
       tests: 'tests, in their order',
       'meanwhile-air': 'while the air builds up',
       'meanwhile-oil': 'while the oil warms up',

@@ -2,9 +2,9 @@ export type { NewEntry } from '../log';
 export {
   keepLastOrder,
   keepPlan,
-  keepSchool,
+  keepRouteStyle,
   readLastOrder,
-  readSchool,
+  readRouteStyle,
   type KeptPlan,
   type ToldReplan,
 } from './plans';

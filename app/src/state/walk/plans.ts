@@ -1,4 +1,4 @@
-import { USUAL_SCHOOL, type KeptStop, type School } from '@nazar/core/planning';
+import { USUAL_ROUTE_STYLE, type KeptStop, type RouteStyle } from '@nazar/core/planning';
 import type { ReplanReason } from '@nazar/core/walking';
 import { useEffect } from 'react';
 import { create } from 'zustand';
@@ -19,11 +19,16 @@ export interface ToldReplan {
 export interface KeptPlan {
   readonly stops: readonly KeptStop[];
   readonly way: readonly { readonly x: number; readonly y: number }[];
-  readonly school?: School;
+  readonly routeStyle?: RouteStyle;
   /** Ids of what the plan has taken in since it was first made. */
   readonly taken?: readonly string[];
   /** Not put away by the driver yet. */
   readonly told?: ToldReplan;
+}
+
+/** The route style as it was kept before it had this name. */
+interface FormerPlan {
+  readonly school?: RouteStyle;
 }
 
 interface PlansState {
@@ -35,8 +40,8 @@ const usePlans = create<PlansState>(() => ({ plans: new Map() }));
 
 /** Keeps the plan of a walk; it is no part of the record. */
 export async function keepPlan(inspectionId: string, plan: KeptPlan): Promise<void> {
-  const { stops, way, school, taken, told } = plan;
-  const kept: KeptPlan = { stops, way, school, taken, told };
+  const { stops, way, routeStyle, taken, told } = plan;
+  const kept: KeptPlan = { stops, way, routeStyle, taken, told };
   await keepValue(planOf(inspectionId), kept);
   usePlans.setState(({ plans }) => ({ plans: new Map(plans).set(inspectionId, kept) }));
 }
@@ -46,26 +51,25 @@ export function useKeptPlan(inspectionId: string): KeptPlan | undefined | null {
   const plan = usePlans(({ plans }) => plans.get(inspectionId));
   useEffect(() => {
     if (usePlans.getState().plans.has(inspectionId)) return;
-    void readValue<KeptPlan>(planOf(inspectionId)).then((read) =>
+    void readValue<KeptPlan & FormerPlan>(planOf(inspectionId)).then((read) => {
+      const plan = read ? { ...read, routeStyle: read.routeStyle ?? read.school } : null;
       usePlans.setState(({ plans }) =>
-        plans.has(inspectionId)
-          ? { plans }
-          : { plans: new Map(plans).set(inspectionId, read ?? null) },
-      ),
-    );
+        plans.has(inspectionId) ? { plans } : { plans: new Map(plans).set(inspectionId, plan) },
+      );
+    });
   }, [inspectionId]);
   return plan;
 }
 
-const SCHOOL = 'school';
+const ROUTE_STYLE = 'school';
 
 /** How this person walked last. */
-export async function readSchool(): Promise<School> {
-  return { ...USUAL_SCHOOL, ...(await readValue<Partial<School>>(SCHOOL)) };
+export async function readRouteStyle(): Promise<RouteStyle> {
+  return { ...USUAL_ROUTE_STYLE, ...(await readValue<Partial<RouteStyle>>(ROUTE_STYLE)) };
 }
 
-export function keepSchool(school: School): Promise<void> {
-  return keepValue(SCHOOL, school);
+export function keepRouteStyle(routeStyle: RouteStyle): Promise<void> {
+  return keepValue(ROUTE_STYLE, routeStyle);
 }
 
 const orderOf = (unitIds: readonly string[], phase: string) =>

@@ -1,5 +1,5 @@
 import { planWalk } from '@nazar/core/planner';
-import { clocksWanted, USUAL_SCHOOL } from '@nazar/core/planning';
+import { clocksWanted, USUAL_ROUTE_STYLE } from '@nazar/core/planning';
 import { makeRig } from '@nazar/core/testing';
 import { toLanes } from './lanes';
 
@@ -8,7 +8,7 @@ const plan = planWalk({
   rig,
   phase: 'pre-trip',
   circumstances: [],
-  school: { ...USUAL_SCHOOL, helper: true },
+  routeStyle: { ...USUAL_ROUTE_STYLE, helper: true },
 });
 const { happenings, totals, helped } = plan;
 const request = {

@@ -11,7 +11,7 @@ import { useWords } from '@/i18n';
 import { useHabit } from '@/state';
 import { toLanes } from './lanes';
 import { PlanStops } from './plan-stops';
-import { SchoolChoice } from './school-choice';
+import { RouteStyleChoice } from './route-style-choice';
 import { TimeLine } from './time-line';
 import type { Planning } from './use-planning';
 
@@ -32,7 +32,7 @@ export function PlanSheet(props: PlanSheetProps) {
   const { rig, circumstances, planning, added, asked, onWalk, onClose } = props;
   const t = useWords();
   const habit = useHabit();
-  const { plan, planned, busy, price, school } = planning;
+  const { plan, planned, busy, price, routeStyle } = planning;
   const beads = useMemo(
     () => plan && toBeads(followPlan(rig, plan.stops).stops, () => 'unanswered'),
     [plan, rig],
@@ -141,7 +141,9 @@ export function PlanSheet(props: PlanSheetProps) {
                 ) : null}
               </>
             ) : null}
-            {school ? <SchoolChoice school={school} onChange={planning.setSchool} /> : null}
+            {routeStyle ? (
+              <RouteStyleChoice routeStyle={routeStyle} onChange={planning.setRouteStyle} />
+            ) : null}
             <Toggles
               label={t('plan.now')}
               options={[{ id: 'running', title: t('plan.running') }]}

@@ -1,17 +1,17 @@
 import type { Capability, Catalogue, Circumstance, Phase } from '@nazar/core/catalogue';
 import { AS_SHIPPED } from '@nazar/core/depot-content';
-import type { School } from '@nazar/core/planning';
+import type { RouteStyle } from '@nazar/core/planning';
 import type { Unit } from '@nazar/core/rig';
 import { useEffect, useMemo, useState } from 'react';
 import { useReference } from '@/state';
-import { keepSchool, readLastOrder, readSchool } from '@/state/walk';
+import { keepRouteStyle, readLastOrder, readRouteStyle } from '@/state/walk';
 import type { Planned, PlanAnswer } from '@/workers/planner.worker';
 import { usePlan } from './use-plan';
 
 /** The plan of the walk that is about to begin, and what may be changed of it. */
 export interface Planning {
-  readonly school: School | undefined;
-  readonly setSchool: (school: School) => void;
+  readonly routeStyle: RouteStyle | undefined;
+  readonly setRouteStyle: (routeStyle: RouteStyle) => void;
   readonly running: boolean;
   readonly setRunning: (running: boolean) => void;
   readonly planned: Planned | undefined;
@@ -35,13 +35,13 @@ export function usePlanning(
   needed: readonly Capability[],
 ): Planning {
   const content = useReference((state) => state.reference?.content) ?? AS_SHIPPED;
-  const [school, setSchool] = useState<School>();
+  const [routeStyle, setRouteStyle] = useState<RouteStyle>();
   const [last, setLast] = useState<readonly string[]>();
   const [running, setRunning] = useState(false);
   const [fixed, setFixed] = useState<readonly string[]>(NONE);
   const ids = units?.map(({ id }) => id).join(' ');
   useEffect(() => {
-    void readSchool().then(setSchool);
+    void readRouteStyle().then(setRouteStyle);
   }, []);
   useEffect(() => {
     if (ids === undefined) return;
@@ -49,10 +49,21 @@ export function usePlanning(
   }, [ids, phase]);
   const question = useMemo(
     () =>
-      school && units && catalogue && last
-        ? { units, phase, circumstances, needed, catalogue, content, school, running, fixed, last }
+      routeStyle && units && catalogue && last
+        ? {
+            units,
+            phase,
+            circumstances,
+            needed,
+            catalogue,
+            content,
+            routeStyle,
+            running,
+            fixed,
+            last,
+          }
         : undefined,
-    [units, phase, circumstances, needed, catalogue, content, school, running, fixed, last],
+    [units, phase, circumstances, needed, catalogue, content, routeStyle, running, fixed, last],
   );
   const unbound = useMemo(
     () => (question && fixed.length > 0 ? { ...question, fixed: NONE } : undefined),
@@ -62,11 +73,11 @@ export function usePlanning(
   const { planned: best } = usePlan(unbound);
   const plan = planned?.ok ? planned.plan : undefined;
   return {
-    school,
-    setSchool: (next) => {
-      setSchool(next);
+    routeStyle,
+    setRouteStyle: (next) => {
+      setRouteStyle(next);
       setFixed(NONE);
-      void keepSchool(next);
+      void keepRouteStyle(next);
     },
     running,
     setRunning: (next) => {

@@ -5,8 +5,8 @@ export type Direction = 'counter-clockwise' | 'clockwise';
 /** What is done first, where nothing of the state of the engine forbids it. */
 export type First = 'outside' | 'cab' | 'engine-bay';
 
-/** How a yard walks. A school is a rule; the planner finds the shortest walk within it. */
-export interface School {
+/** How a yard walks. A route style is a rule; the planner finds the shortest walk within it. */
+export interface RouteStyle {
   readonly direction: Direction;
   readonly first: First;
   /** When the engine is started. */
@@ -15,7 +15,7 @@ export interface School {
   readonly helper: boolean;
 }
 
-export const USUAL_SCHOOL: School = {
+export const USUAL_ROUTE_STYLE: RouteStyle = {
   direction: 'counter-clockwise',
   first: 'outside',
   engine: 'planned',
@@ -38,7 +38,7 @@ const ORDER: Readonly<Record<First, readonly Round[]>> = {
 };
 
 /**
- * Where a round stands in the order of a school; undefined for one that it does not order. It orders only what can
+ * Where a round stands in the order of a route style; undefined for one that it does not order. It orders only what can
  * be looked at as the vehicle stands, engine off: everything else has its time from the engine, the lamps, the air.
  */
 export function rankOf(round: Round, first: First): number | undefined {
