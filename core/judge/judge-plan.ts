@@ -199,7 +199,10 @@ class Follower {
       case 'engine and power take-off':
         dead(this.stand.engine, 'the engine');
         // The check that engages it has it out at first.
-        dead(this.stand.powerTakeOff || /\.lamp$/.test(key), 'the power take-off');
+        dead(
+          this.stand.powerTakeOff || /\.lamp$/.test(key) || this.stepsEngage(key),
+          'the power take-off',
+        );
         return;
       case 'lift power':
         dead(state.power || this.stepsPower(key), 'the power of the lift');
@@ -215,6 +218,14 @@ class Follower {
   private stepsPower(key: string): boolean {
     const procedure = this.procedureOf(key);
     return procedure?.steps.some(({ say }) => /\bswitch on\b/i.test(say)) ?? false;
+  }
+
+  /** The truck is driven up first; its own steps engage the power take-off, before they move anything by it. */
+  private stepsEngage(key: string): boolean {
+    const steps = this.procedureOf(key)?.steps ?? [];
+    const engaged = steps.findIndex(({ say }) => /\bpower take-off in\b/i.test(say));
+    const moving = steps.findIndex(({ say }) => /\b(tilt|raise|lower|slide)\b/i.test(say));
+    return engaged >= 0 && engaged < moving;
   }
 
   private procedureOf(key: string) {

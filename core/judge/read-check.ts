@@ -144,6 +144,9 @@ function readPower(
   if (['grease', 'clean', 'shake', 'count', 'drain', 'feel'].includes(method)) return undefined;
   const moving = hasProcedure || MOVES.test(title);
   if (!moving) return undefined;
+  // What is slid in or set on stands hangs on another machine, and on hands.
+  if (/\bslide it in\b|\bon its stands?\b|\bunhook it\b/i.test(title) && kind !== 'tilt-trailer')
+    return 'the hand';
   // A lift door, a hatch, a seat are moved by the hand that tries them.
   if (method === 'look' && round !== 'equipment') return undefined;
   // Valves, props and covers are moved by the hand; so is a stop that is reset before the start.

@@ -365,6 +365,10 @@ export class Standing {
       .join(' ');
     if (/\braise it and lock it\b/i.test(last) || /\bfold it in and lock it\b/i.test(last))
       state.blade = 'up';
+    if (/, open the lift$/i.test(title)) state.platform = 'open';
+    if (/\bfold the lift\b/i.test(title)) state.platform = 'stowed';
+    if (/^set .+ up$/i.test(title)) state.outriggers = 'set';
+    if (/^stow .+ for the road$/i.test(title)) state.outriggers = 'in';
     if (/\bfloat: lower it\b/i.test(title)) state.blade = 'ground';
     if (/\braise the blade\b/i.test(title)) state.blade = 'up';
     if (/\bswitch off\b/i.test(last)) state.power = false;

@@ -1,3 +1,4 @@
+import { liftgateSequences } from '../sequences/liftgate';
 import type { Check, Module } from '../../catalogue';
 import { BY_HAND, check, faultsOf, module, moved, rect } from '../write';
 
@@ -72,6 +73,13 @@ const column: Check[] = [
   cycleCheck('column-lift', 'Run the lift: unfold, down, up to the floor, fold'),
 ];
 
+const sequences = liftgateSequences({
+  prefix: 'column-lift',
+  unfold: 'Hold the platform, fold it down, then its extension.',
+  fold: 'Fold the extension, then the platform, both locks.',
+  transit: 'both locks of the platform',
+});
+
 /** Column or folding lift. */
 export const columnLift: Module = module({
   id: 'liftgate-column',
@@ -88,8 +96,9 @@ export const columnLift: Module = module({
   specification: [{ id: 'liftRatedLoad', title: 'Rated load of the lift', kind: 'mass' }],
   zones: [...liftZones],
   shapes: [rect('platform', 0.05, -1.2, 0.25, 2.4, 0.04)],
-  checks: column,
+  checks: [...column, ...sequences.map(({ check: each }) => each)],
   procedures: [
+    ...sequences.map(({ procedure }) => procedure),
     stowCycle('column-lift', 'Liftgate through its cycle', [
       { id: 'unlatch', say: 'Open the locks, hold the platform.', fails: [] },
       {

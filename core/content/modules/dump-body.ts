@@ -1,3 +1,4 @@
+import { serviceLockOut } from '../sequences/dump-body';
 import { controlChecks, hydraulicChecks } from '../shared/hydraulics';
 import type { Check, Module, Procedure } from '../../catalogue';
 import { BY_HAND, caution, check, faultsOf, module, moved, rect } from '../write';
@@ -382,6 +383,8 @@ const cycle: Procedure = {
   ],
 };
 
+const lockOut = serviceLockOut('dump', 'hoist-controls');
+
 /** Dump body with a single hoist. */
 export const dumpBody: Module = module({
   id: 'dump-body',
@@ -424,7 +427,7 @@ export const dumpBody: Module = module({
     },
   ],
   shapes: [rect('body', 0, -1.25, 4.3, 2.5, 0.08), rect('frame', 0.2, -1.1, 3.9, 2.2, 0.05)],
-  checks,
-  procedures: [cycle],
+  checks: [...checks, lockOut.check],
+  procedures: [cycle, lockOut.procedure],
   services: [{ id: 'dump.hoist-service', title: 'Hoist, pins and prop', every: { days: 182 } }],
 });

@@ -1,3 +1,4 @@
+import { PLOW_HOOK_UP, PLOW_STORAGE } from '../sequences/plow';
 import { bladeChecks, bladeSpecification } from '../shared/blades';
 import { hydraulicChecks, pinch } from '../shared/hydraulics';
 import type { Check, Module, Procedure } from '../../catalogue';
@@ -294,7 +295,7 @@ export const frontPlow: Module = module({
   ],
   shapes: [rect('blade', 0, -1.7, 0.45, 3.4, 0.1), rect('frame', 0.45, -0.5, 0.95, 1)],
   checks: front,
-  procedures: [cycle],
+  procedures: [cycle, PLOW_HOOK_UP, PLOW_STORAGE],
   contents: [
     { id: 'shear-bolts', check: 'plow.spare-bolts', title: 'Shear bolts', count: 2 },
     { id: 'hitch-pins', check: 'plow.spare-bolts', title: 'Hitch pins with keepers', count: 2 },

@@ -1,3 +1,4 @@
+import { CARRY_PASSENGER } from '../sequences/passenger-lift';
 import { hydraulicChecks } from '../shared/hydraulics';
 import type { Check, Module, Procedure } from '../../catalogue';
 import { BY_HAND, caution, check, faultsOf, module, moved, place, rect } from '../write';
@@ -533,8 +534,8 @@ export const passengerLift: Module = module({
     ),
   ],
   shapes: [rect('platform', 0, -0.5, 1.2, 0.45, 0.05)],
-  checks,
-  procedures: [cycle],
+  checks: [...checks, CARRY_PASSENGER.check],
+  procedures: [cycle, CARRY_PASSENGER.procedure],
   services: [
     {
       id: 'passenger-lift.service',

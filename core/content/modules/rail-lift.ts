@@ -1,3 +1,4 @@
+import { liftgateSequences } from '../sequences/liftgate';
 import type { Check, Module } from '../../catalogue';
 import { check, faultsOf, module, rect } from '../write';
 
@@ -68,6 +69,13 @@ const rail: Check[] = [
   cycleCheck('rail-lift', 'Run the lift: down, out, unfold, up to the floor, stow'),
 ];
 
+const sequences = liftgateSequences({
+  prefix: 'rail-lift',
+  unfold: 'Lower it a little, slide it out, unfold platform and ramp; feet back.',
+  fold: 'Lower it, fold ramp, then platform, slide it in.',
+  transit: 'the transit hook and latch',
+});
+
 /** Rail, tuck-under or stow-away lift at the rear. */
 export const railLift: Module = module({
   id: 'liftgate-rail',
@@ -93,8 +101,9 @@ export const railLift: Module = module({
   specification: [{ id: 'liftRatedLoad', title: 'Rated load of the lift', kind: 'mass' }],
   zones: [...liftZones],
   shapes: [rect('platform', 0.05, -1.1, 0.45, 2.2, 0.05)],
-  checks: rail,
+  checks: [...rail, ...sequences.map(({ check: each }) => each)],
   procedures: [
+    ...sequences.map(({ procedure }) => procedure),
     stowCycle('rail-lift', 'Liftgate through its cycle', [
       { id: 'unlatch', say: 'Unhook the transit latch.', fails: [] },
       {

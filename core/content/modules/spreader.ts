@@ -1,3 +1,4 @@
+import { SLIDE_IN, STORE } from '../sequences/spreader';
 import { spreaderChecks } from './spreader-checks';
 import type { Module, Procedure } from '../../catalogue';
 import { caution, module, place, rect } from '../write';
@@ -117,7 +118,7 @@ export const spreader: Module = module({
     rect('platform', 3.6, -0.5, 0.5, 1, 0.4),
   ],
   checks: spreaderChecks,
-  procedures: [cycle],
+  procedures: [cycle, SLIDE_IN, STORE],
   contents: [
     {
       id: 'spreader-card',

@@ -1,3 +1,4 @@
+import { setUpSequences } from '../../sequences/crane';
 import { controlChecks, hydraulicChecks } from '../../shared/hydraulics';
 import type { Check, Module, Procedure } from '../../../catalogue';
 import { BY_HAND, caution, check, faultsOf, module, moved, place, rect } from '../../write';
@@ -417,6 +418,15 @@ const cycle: Procedure = {
   ],
 };
 
+const setUp = setUpSequences({
+  prefix: P,
+  zone: 'aerial-controls',
+  part: 'ladder',
+  power: 'power-take-off',
+  takes: 'aerial',
+  what: 'the ladder',
+});
+
 /** Aerial ladder or platform on a fire apparatus. */
 export const aerialLadder: Module = module({
   id: 'aerial-ladder',
@@ -464,7 +474,7 @@ export const aerialLadder: Module = module({
     rect('boom', -3.6, -0.35, 8, 0.7),
     ...[0, 1, 2, 3, 4, 5, 6, 7].map((rung) => rect('deck', -3.4 + rung, -0.3, 0.04, 0.6)),
   ],
-  checks,
-  procedures: [cycle],
+  checks: [...setUp.map(({ check: each }) => each), ...checks],
+  procedures: [...setUp.map(({ procedure }) => procedure), cycle],
   services: [{ id: `${P}.yearly`, title: 'Yearly test of the aerial', every: { days: 365 } }],
 });

@@ -1,3 +1,4 @@
+import { PRIMER, RELIEF } from '../../sequences/pump';
 import {
   chassisGear,
   chassisPlaces,
@@ -504,7 +505,7 @@ export const firePumper: Module = module({
     rect('deck', 4.6, -0.5, 4.2, 1),
   ],
   checks: [...shared.checks, ...own],
-  procedures: [pump],
+  procedures: [pump, PRIMER, RELIEF],
   combinations: shared.combinations,
   services: [
     ...shared.services,

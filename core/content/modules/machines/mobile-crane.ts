@@ -1,3 +1,4 @@
+import { setUpSequences } from '../../sequences/crane';
 import {
   chassisGear,
   chassisPlaces,
@@ -441,6 +442,16 @@ const measures = {
   tanks: 4.2,
 };
 
+const setUp = setUpSequences({
+  prefix: P,
+  zone: 'crane-controls',
+  part: 'upper',
+  power: 'own-engine',
+  takes: 'crane',
+  frontJack: true,
+  what: 'the crane',
+});
+
 /** All-terrain mobile crane. */
 export const mobileCrane: Module = module({
   id: 'mobile-crane',
@@ -505,8 +516,8 @@ export const mobileCrane: Module = module({
     rect('boom', 0.2, -0.35, 9.6, 0.7, 0.1),
     rect('body', 8.6, -1.2, 1.2, 2.4, 0.1),
   ],
-  checks: [...shared.checks, ...own],
-  procedures: [cycle],
+  checks: [...shared.checks, ...setUp.map(({ check: each }) => each), ...own],
+  procedures: [...setUp.map(({ procedure }) => procedure), cycle],
   combinations: shared.combinations,
   services: [
     ...shared.services,

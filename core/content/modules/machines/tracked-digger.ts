@@ -1,5 +1,6 @@
+import { LOAD, UNLOAD } from '../../sequences/digger';
 import { controlChecks, hydraulicChecks } from '../../shared/hydraulics';
-import type { Check, Module, Procedure } from '../../../catalogue';
+import type { Check, Module } from '../../../catalogue';
 import { BY_HAND, caution, check, faultsOf, module, moved, place, rect } from '../../write';
 
 const P = 'digger';
@@ -317,37 +318,6 @@ const checks: Check[] = [
     why: 'High on a ramp tips it.',
   }),
 ];
-const unload: Procedure = {
-  id: `${P}.unload.procedure`,
-  title: 'Off the trailer',
-  check: `${P}.unload`,
-  stand: 'In the seat, belt on; the helper to the uphill side, in sight',
-  clear: { x: 0, y: -4, length: 14, width: 8 },
-  cautions: [tip, swing],
-  steps: [
-    {
-      id: 'hitched',
-      say: 'Trailer hitched, truck braked and chocked, level ground.',
-      gate: {
-        ask: 'Hitched, braked, chocked, level?',
-        otherwise: 'The trailer’s nose goes up with the machine on its tail.',
-      },
-      fails: [],
-    },
-    {
-      id: 'ramps',
-      say: 'Ramps down, seated, clean of ice.',
-      who: 'both',
-      gate: { ask: 'Ramps seated and clean?', otherwise: 'Steel on ice slides sideways.' },
-      fails: [],
-    },
-    { id: 'chains', say: 'Chains off, the boom’s last.', fails: [] },
-    { id: 'belt', say: 'Belt on, low speed, boom low over the deck.', fails: [] },
-    { id: 'drive', say: 'Straight down without steering.', see: 'No slip.', fails: ['ramp-slips'] },
-    { id: 'away', say: 'Off the ramps and clear, bucket down.', fails: [] },
-  ],
-};
-
 /** Tracked digger or carrier, aboard a trailer. */
 export const trackedDigger: Module = module({
   id: 'tracked-digger',
@@ -386,7 +356,7 @@ export const trackedDigger: Module = module({
     rect('cab', 1.2, -0.8, 2.4, 1.6, 0.2),
     rect('boom', 0, -0.15, 1.6, 0.3),
   ],
-  checks,
-  procedures: [unload],
+  checks: [...checks, LOAD.check],
+  procedures: [UNLOAD, LOAD.procedure],
   services: [{ id: `${P}.service`, title: 'Engine oil and filters', every: { hours: 250 } }],
 });

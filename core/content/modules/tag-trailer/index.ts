@@ -1,3 +1,4 @@
+import { HOOK_UP_ZONE, pintleSequences } from '../../sequences/pintle';
 import type { Module } from '../../../catalogue';
 import { module } from '../../write';
 import {
@@ -7,6 +8,8 @@ import {
   trailerSpecification,
 } from '../../trailer';
 import { HEIGHT, LENGTH, WIDTH, gear, places, shapes, zones } from './measures';
+
+const hooking = pintleSequences({ prefix: 'tag-trailer' });
 
 export const tagTrailer: Module = module({
   id: 'tag-trailer-air',
@@ -31,11 +34,12 @@ export const tagTrailer: Module = module({
       required: true,
     },
   ],
-  zones,
+  zones: [...zones, HOOK_UP_ZONE],
   runningGear: gear,
   places,
   shapes,
-  checks: trailerChecks,
+  checks: [...trailerChecks, ...hooking.map(({ check: each }) => each)],
+  procedures: hooking.map(({ procedure }) => procedure),
   combinations: trailerCombinations,
   services: trailerServices,
 });

@@ -1,3 +1,4 @@
+import { HOOK_UP_ZONE, pintleSequences } from '../../sequences/pintle';
 import { hydraulicChecks } from '../../shared/hydraulics';
 import {
   drawbarChecks,
@@ -229,6 +230,8 @@ const cycle: Procedure = {
 };
 const of = { length: 9.4, width: 2.55, axles: [6.2, 7.3] };
 
+const hooking = pintleSequences({ prefix: P, tiltsEye: true });
+
 /** Tilt or sliding-axle trailer. */
 export const tiltTrailer: Module = module({
   id: 'tilt-trailer',
@@ -262,6 +265,7 @@ export const tiltTrailer: Module = module({
   ],
   zones: [
     ...trailerZones(of, 'Coupling and drawbar'),
+    HOOK_UP_ZONE,
     {
       id: 'deck-controls',
       title: 'Deck controls',
@@ -282,7 +286,11 @@ export const tiltTrailer: Module = module({
     rect('deck', 2, -1.27, 7.4, 2.54, 0.05),
     ...trailerShapes(of),
   ],
-  checks: [...ofTrailer(P, ['lamp.slow-sign', 'ramp.hinge']), ...own],
-  procedures: [cycle],
+  checks: [
+    ...ofTrailer(P, ['lamp.slow-sign', 'ramp.hinge']),
+    ...own,
+    ...hooking.map(({ check: each }) => each),
+  ],
+  procedures: [cycle, ...hooking.map(({ procedure }) => procedure)],
   services: servicesOfTrailer(P),
 });
