@@ -62,6 +62,7 @@ const MOVED_BY: Readonly<Record<string, Power>> = {
   'mobile-crane': 'an engine of its own',
   lowboy: 'an engine of its own',
   digger: 'an engine of its own',
+  'led-digger': 'an engine of its own',
   'tilt-trailer': 'engine and power take-off',
 };
 

@@ -39,6 +39,16 @@ const CARDS: Readonly<Record<string, Masses>> = {
     towRating: 9000,
     hookHeight: 0.85,
   },
+  'off-road-tractor': {
+    massEmpty: 14_500,
+    massGross: 32_000,
+    towRating: 70_000,
+    kingpinLoad: 18_000,
+    hookHeight: 1.22,
+  },
+  'light-four-wheel-drive': { massEmpty: 2400, massGross: 3700, towRating: 2000, hookHeight: 0.6 },
+  'passenger-van': { massEmpty: 2700, massGross: 4100 },
+  'outrigger-digger': { massEmpty: 2600 },
   'light-utility': { massEmpty: 640, massGross: 1200 },
   'school-bus': { massEmpty: 8300, massGross: 13_600 },
   'transit-bus': { massEmpty: 11_800, massGross: 18_500 },
@@ -66,7 +76,7 @@ const WITH_SOCKET = new Set(['hookHeight', 'eyeHeight']);
 export function figuresOfModule(moduleId: string): Readonly<Record<string, number>> {
   const card = CARDS[moduleId];
   if (!card) return {};
-  const small = moduleId === 'straight-truck-hydraulic';
+  const small = moduleId === 'straight-truck-hydraulic' || moduleId === 'light-four-wheel-drive';
   const { massEmpty, massGross, towRating, kingpinLoad, hookHeight, eyeHeight } = card;
   const figures: Record<string, number | undefined> = {
     massEmpty: toSi(massEmpty, 'kg'),
@@ -129,6 +139,28 @@ export const CARDS_OF_UNITS: Readonly<Record<string, Card>> = {
     dated: [
       { id: 'yearly-crane', title: 'Yearly inspection of the crane', until: '2027-05-14' },
       { id: 'extinguisher', title: 'Extinguisher', until: '2027-03-31' },
+    ],
+  },
+  // Six lines with duals, all steered; its power pack is aboard.
+  962: {
+    axles: [9.4, 10.6, 11.8, 13, 14.2, 15.4].map((at) => duals(at, 115, { steered: true })),
+    tanks: [
+      {
+        id: 'pack-fuel',
+        title: 'fuel of the power pack',
+        holds: 'fuel',
+        volume: 0.12,
+        at: 2,
+        side: 'driver',
+      },
+      {
+        id: 'pack-oil',
+        title: 'hydraulic oil of the power pack',
+        holds: 'hydraulic-oil',
+        volume: 0.3,
+        at: 2.6,
+        side: 'curb',
+      },
     ],
   },
   934: { axles: [duals(4.7, 80), duals(5.9, 80)] },

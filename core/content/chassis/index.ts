@@ -1,13 +1,3 @@
-import { renamed, renamedCombinations, renamedServices } from '../renamed';
-import type { Check, Combination, Service } from '../../catalogue';
-import { brakeTestChecks } from './brake-tests';
-import { cabChecks } from './cab';
-import { truckCombinations } from './combinations';
-import { engineBayChecks } from './engine-bay';
-import { outsideChecks } from './outside';
-import { truckServices } from './services';
-import { upkeepChecks } from './upkeep';
-
 export {
   chassisGear,
   chassisPlaces,
@@ -16,38 +6,6 @@ export {
   type ChassisMeasures,
 } from './measures';
 export { truckSpecification as chassisSpecification } from './specification';
-
-/** What every chassis that drives is asked, in the order of the feet: outside, engine bay, cab, brakes. */
-export const chassisChecks: readonly Check[] = [
-  ...outsideChecks,
-  ...engineBayChecks,
-  ...cabChecks,
-  ...brakeTestChecks,
-  ...upkeepChecks,
-];
-export const chassisCombinations = truckCombinations;
-export const chassisServices = truckServices;
-
-interface OfChassis {
-  readonly checks: readonly Check[];
-  readonly combinations: readonly Combination[];
-  readonly services: readonly Service[];
-}
-
-/**
- * The same for another chassis: its own prefix, without what it does not have.
- * @param without endings of ids, as `coupling.pintle`
- */
-export function ofChassis(prefix: string, without: readonly string[] = []): OfChassis {
-  const checks = renamed(chassisChecks, 'truck', prefix).filter(
-    ({ id }) => !without.some((ending) => id === `${prefix}.${ending}`),
-  );
-  const has = new Set(checks.map(({ id }) => id));
-  return {
-    checks,
-    combinations: renamedCombinations(chassisCombinations, 'truck', prefix).filter(({ parts }) =>
-      parts.every(({ check }) => has.has(check)),
-    ),
-    services: renamedServices(chassisServices, 'truck', prefix),
-  };
-}
+export { fluidBrakeChecks, fluidBrakeSpecification, ofFluidBraked } from './fluid-brakes';
+export { chassisChecks, chassisCombinations, chassisServices, ofChassis } from './of-chassis';
+export { offRoadDriveLine } from './off-road';

@@ -14,6 +14,8 @@ export interface ChassisMeasures {
   readonly dual: boolean;
   /** From the bumper to the back of the cab. */
   readonly cab: { readonly from: number; readonly to: number; readonly bonnet: boolean };
+  /** The engine is at the rear, behind a flap. */
+  readonly rearEngine?: boolean;
   /** Where the tanks hang and one stands at the sides. */
   readonly tanks: number;
 }
@@ -61,10 +63,10 @@ export function chassisZones(of: ChassisMeasures): Zone[] {
     { id: 'front', title: 'Front end', round: 'outside', x: -0.8, y: 0.2 },
     {
       id: 'engine-bay',
-      title: 'Engine bay',
+      title: of.rearEngine ? 'Engine bay, at the rear' : 'Engine bay',
       round: 'engine-bay',
-      x: 0.5,
-      y: -1.5,
+      x: of.rearEngine ? of.length + 0.5 : 0.5,
+      y: of.rearEngine ? 0.6 : -1.5,
       cautions: [
         caution('WARNING', 'Engine off. Keep cuffs and straps away from belt and fan.'),
         caution('DANGER', 'Never open a hot cooling system. Steam and coolant burn at once.'),

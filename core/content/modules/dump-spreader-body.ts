@@ -384,6 +384,8 @@ export const dumpSpreaderBody: Module = module({
   height: 3,
   capabilities: ['dump', 'spread'],
   mountsOn: { sort: 'body', x: 0 },
+  // Its liquid system, where it has one.
+  mounts: [{ sort: 'superstructure', x: 0.2 }],
   requires: ['hydraulics', 'power-take-off'],
   specification: [{ id: 'bodyVolume', title: 'Volume of the body', kind: 'volume' }],
   zones: [

@@ -5,6 +5,10 @@ import { dumpBody } from './dump-body';
 import { dumpSpreaderBody } from './dump-spreader-body';
 import { aerialLadder } from './fire/aerial';
 import { firePumper } from './fire/fire-pumper';
+import { lightFourWheelDrive } from './light-four-wheel-drive';
+import { outriggerDigger } from './machines/outrigger-digger';
+import { offRoadTractor } from './tractors/off-road-tractor';
+import { van } from './van';
 import { hydraulicTruck } from './hydraulic-truck';
 import { columnLift } from './column-lift';
 import { lightUtility } from './light-utility';
@@ -66,5 +70,9 @@ export const catalogue: Catalogue = {
     firePumper,
     trackedDigger,
     winch,
+    lightFourWheelDrive,
+    van,
+    offRoadTractor,
+    outriggerDigger,
   ],
 };

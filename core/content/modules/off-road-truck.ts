@@ -5,9 +5,10 @@ import {
   chassisSpecification,
   chassisZones,
   ofChassis,
+  offRoadDriveLine,
 } from '../chassis';
 import type { Check, Module } from '../../catalogue';
-import { BY_HAND, caution, check, faultsOf, module, moved, place, rect } from '../write';
+import { BY_HAND, caution, check, faultsOf, module, place, rect } from '../write';
 
 const P = 'off-road';
 const { stops, repairs, watches } = faultsOf('body', ['road']);
@@ -98,66 +99,7 @@ const own: Check[] = [
     fixes: { 'pin-out': ['Put in a pin'] },
     why: 'The tailgate drops on a shin.',
   }),
-  check({
-    id: `${P}.inflation.run`,
-    title: 'Choose each mode of the tyre inflation',
-    zone: 'seat',
-    method: 'operate',
-    moves: moved('inflation', 'air', ['road'], { clear: 'hand' }),
-    needs: ['engine-idling', 'air-charged', 'parking-brake-set'],
-    seconds: 60,
-    criterion: 'Goes to each pressure and holds, lamp out.',
-    symptoms: [
-      repairs('inflation-dead', 'Does not change', {
-        condition: 'On the road only, at road pressure.',
-      }),
-      stops('inflation-leaks', 'A tyre loses air by it'),
-    ],
-    why: 'It carries the truck over mud, or leaves it there.',
-  }),
-  check({
-    id: `${P}.inflation.lines`,
-    title: 'Look at the lines at every wheel',
-    zone: 'driver-rear-wheels',
-    method: 'look',
-    seconds: 9,
-    criterion: 'Whole, guarded, no hiss.',
-    symptoms: [repairs('line-torn', 'Torn or hissing')],
-    why: 'Brush tears them.',
-  }),
-  check({
-    id: `${P}.transfer.ranges`,
-    title: 'Shift the transfer case through its ranges',
-    zone: 'seat',
-    method: 'operate',
-    moves: moved('transfer-case', 'engine', ['road'], { clear: 'hand', ends: 'road range' }),
-    needs: ['engine-idling', 'parking-brake-set'],
-    seconds: 20,
-    criterion: 'Engages each, lamp right.',
-    symptoms: [
-      drive.repairs('range-stiff', 'Stiff or one does not engage', {
-        condition: 'Road range only.',
-      }),
-      drive.stops('range-jumps', 'Jumps out'),
-    ],
-    why: 'It jumps out on the steepest slope.',
-  }),
-  check({
-    id: `${P}.transfer.oil`,
-    title: 'Look under transfer case and axles',
-    zone: 'curb-side',
-    method: 'look',
-    needs: ['lamp', 'chocked'],
-    phases: ['pre-trip', 'post-trip'],
-    seconds: 10,
-    criterion: 'Dry, vents free, plugs in.',
-    symptoms: [
-      drive.repairs('case-leak', 'Drips'),
-      drive.watches('vent-clogged', 'Vent full of mud'),
-    ],
-    fixes: { 'vent-clogged': ['Clean the vent'] },
-    why: 'Water goes in where mud plugs the vent.',
-  }),
+  ...offRoadDriveLine(P),
   check({
     id: `${P}.pintle`,
     title: 'Open, close and pin the tow pintle',

@@ -196,6 +196,7 @@ const measures = {
   frontAxle: 2.7,
   rearAxles: [8.7],
   dual: true,
+  rearEngine: true,
   cab: { from: 0.05, to: 1.9, bonnet: false },
   tanks: 5,
 };

@@ -456,7 +456,10 @@ export const firePumper: Module = module({
   width: 2.5,
   height: 3.2,
   capabilities: ['road', 'pump'],
-  mounts: [{ sort: 'superstructure', x: 4.4 }],
+  mounts: [
+    { sort: 'superstructure', x: 4.4 },
+    { sort: 'front-bumper', x: 0 },
+  ],
   gives: ['hydraulics', 'power-take-off'],
   specification: [
     ...chassisSpecification,

@@ -1,4 +1,4 @@
-import { LOAD, UNLOAD } from '../../sequences/digger';
+import { loadRidden, unloadRidden } from '../../sequences/digger';
 import { controlChecks, hydraulicChecks } from '../../shared/hydraulics';
 import type { Check, Module } from '../../../catalogue';
 import { BY_HAND, caution, check, faultsOf, module, moved, place, rect } from '../../write';
@@ -318,6 +318,8 @@ const checks: Check[] = [
     why: 'High on a ramp tips it.',
   }),
 ];
+const load = loadRidden(P);
+
 /** Tracked digger or carrier, aboard a trailer. */
 export const trackedDigger: Module = module({
   id: 'tracked-digger',
@@ -356,7 +358,7 @@ export const trackedDigger: Module = module({
     rect('cab', 1.2, -0.8, 2.4, 1.6, 0.2),
     rect('boom', 0, -0.15, 1.6, 0.3),
   ],
-  checks: [...checks, LOAD.check],
-  procedures: [UNLOAD, LOAD.procedure],
+  checks: [...checks, load.check],
+  procedures: [unloadRidden(P), load.procedure],
   services: [{ id: `${P}.service`, title: 'Engine oil and filters', every: { hours: 250 } }],
 });
