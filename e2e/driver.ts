@@ -25,6 +25,7 @@ const READINGS: readonly (readonly [title: string, typed: string])[] = [
   ['Measure the tread', '13'],
   ['Gauge the pressure', '110'],
   ['Read the odometer', '110000'],
+  ['Measure the slope', '5'],
   ['Read the voltage', '14.1'],
   ['Move the wheel', '6'],
   ['Let the air build', '128'],

@@ -6,6 +6,7 @@ import {
   currentCheck,
   drawSignature,
   goToCheckAt,
+  playCycle,
   sayConditions,
   signIn,
   takeSteps,
@@ -29,6 +30,8 @@ async function walkByKeys(page: Page, until?: string): Promise<void> {
       await page.getByTestId('next-check').click();
     } else if (await page.getByTestId('step').count()) {
       await takeSteps(page);
+    } else if (await page.getByTestId('play').count()) {
+      await playCycle(page);
     } else if (await page.getByTestId('sound').count()) {
       await page.getByTestId('sound').click();
     } else if (await page.getByTestId('looks-repaired').count()) {

@@ -26,7 +26,10 @@ it('asks for the wheels of the card, not for those of the module', () => {
   expect(at(unit('mobile-crane', FOUR), 'tyre.thump-dual')).toHaveLength(8);
   expect(at(unit('mobile-crane', FOUR), 'tyre.pressure-steer')).toHaveLength(4);
   expect(at(unit('mobile-crane', FOUR), 'tyre.between-duals')).toHaveLength(4);
-  expect(at(unit('mobile-crane'), 'tyre.between-duals')).toHaveLength(0);
+  const singles = FOUR.map((axle) => ({ ...axle, tyres: 1 as const }));
+  expect(at(unit('mobile-crane', singles), 'tyre.thump-dual')).toHaveLength(4);
+  expect(at(unit('mobile-crane', singles), 'tyre.between-duals')).toHaveLength(0);
+  expect(at(unit('mobile-crane', FOUR.slice(0, 3)), 'tyre.between-duals')).toHaveLength(2);
 });
 
 it('draws the wheels of the card and stands between its axles', () => {

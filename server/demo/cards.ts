@@ -132,8 +132,8 @@ export const CARDS_OF_UNITS: Readonly<Record<string, Card>> = {
     axles: [
       steered(1.5, 125),
       steered(3.1, 125),
-      duals(8.2, 105, { driven: true }),
-      duals(9.6, 105, { driven: true }),
+      duals(8, 105, { driven: true }),
+      duals(9.4, 105, { driven: true }),
     ],
     charts: [ON_OUTRIGGERS],
     dated: [

@@ -77,10 +77,13 @@ export const SLIDE_IN: Procedure = procedureOf(
       }),
       step('guards', 'Guards of shaft and spinner back on.', { fails: ['guard-gone'] }),
       step('oil', 'Read the oil again, with everything connected.', { see: 'At the mark.' }),
+      step('clear', 'Helper: ten steps away from the spinner, hand up.', {
+        who: 'helper',
+        ask: ['Helper clear, hand up?', 'Wait. What turns there takes an arm.'],
+      }),
       step('run', 'Engine idling, power take-off in, spinner and conveyor at the lowest setting.', {
         who: 'driver',
-        see: 'The helper watches from ten steps: it runs true, nothing drips.',
-        ask: ['Helper clear, hand up?', 'Wait. What turns there takes an arm.'],
+        see: 'The helper watches from where they stand: it runs true, nothing drips.',
         holdSeconds: 60,
         fails: ['hose-leaks', 'runs-wrong'],
       }),

@@ -1,3 +1,4 @@
+import type { ProcedureStep } from '@nazar/core/catalogue';
 import { catalogue } from '@nazar/core/content';
 import { act, fireEvent, render, screen } from '@testing-library/react';
 import '@/i18n';
@@ -6,11 +7,15 @@ import { ProcedureSheet } from './procedure-sheet';
 beforeEach(() => jest.useFakeTimers());
 afterEach(() => jest.useRealTimers());
 
-function show(procedureId: string, helper?: string) {
+function show(procedureId: string, helper?: string, first: Partial<ProcedureStep> = {}) {
   const module = catalogue.modules.find(({ procedures }) =>
     procedures.some(({ id }) => id === procedureId),
   );
-  const procedure = module?.procedures.find(({ id }) => id === procedureId);
+  const found = module?.procedures.find(({ id }) => id === procedureId);
+  const procedure = found && {
+    ...found,
+    steps: found.steps.map((step, at) => (at === 0 ? { ...step, ...first } : step)),
+  };
   const check = module?.checks.find(({ id }) => id === procedure?.check);
   if (!procedure || !check) throw new RangeError(procedureId);
   const onGood = jest.fn();
@@ -46,6 +51,17 @@ it('says why it ends when a gate is answered with no', () => {
   press('No');
   expect(screen.getByRole('alert').textContent).toMatch(/swings wider than the truck/);
   expect(onGood).not.toHaveBeenCalled();
+});
+
+it('takes no yes to a question before the hold of the same step is over', () => {
+  show('plow.cycle.procedure', undefined, { holdSeconds: 10 });
+  press('Zone is clear, begin');
+  const yes = () => screen.getByRole('button', { name: 'Yes' }) as HTMLButtonElement;
+  expect(yes().disabled).toBe(true);
+  pass(11);
+  expect(yes().disabled).toBe(false);
+  press('Yes');
+  expect(screen.getByText(/^Step 2/)).toBeTruthy();
 });
 
 it('counts a hold, and times again what was too slow', () => {

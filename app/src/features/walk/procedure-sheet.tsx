@@ -66,7 +66,13 @@ export function ProcedureSheet(props: ProcedureSheetProps) {
         title={t('cycle.no')}
         onPress={() => setRun(stopAtGate(procedure, run))}
       />
-      <Button look="main" className="min-h-[64px] flex-1" title={t('cycle.yes')} onPress={on} />
+      <Button
+        look="main"
+        className="min-h-[64px] flex-1"
+        title={t('cycle.yes')}
+        disabled={wait?.code === 'hold'}
+        onPress={on}
+      />
     </View>
   ) : wait?.code === 'too-slow' ? (
     <Button
