@@ -28,6 +28,7 @@ const CAN_BE: Readonly<Partial<Record<Kind, readonly [least: number, most: numbe
   length: [0.02, 80],
   depth: [0.0005, 1],
   voltage: [1, 60],
+  temperature: [200, 500],
   angle: [0.001, 3.2],
   volume: [0.0001, 80],
   duration: [0.5, 86_400],

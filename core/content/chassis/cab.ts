@@ -145,6 +145,28 @@ export const cabChecks: Check[] = [
     why: 'The roadside officer asks for them first.',
   }),
   check({
+    id: 'truck.fuel.gauge',
+    title: 'Read the fuel gauge: enough for the job',
+    zone: 'seat',
+    method: 'look',
+    phases: ['pre-trip'],
+    needs: ['key-on'],
+    seconds: 5,
+    criterion: 'Enough for the job and the way back, never under the least of the depot.',
+    symptoms: [
+      symptom('fuel-short', 'Not enough for the job', 'fuel', 'repair', {
+        condition: 'Fill it before leaving.',
+        bars: 'before-leaving',
+      }),
+      symptom('fuel-gauge-dead', 'Gauge does not move', 'fuel', 'repair', {
+        condition: 'Fill it by the distance, before leaving.',
+        bars: 'before-leaving',
+      }),
+    ],
+    fixes: { 'fuel-short': ['Fill it'] },
+    why: 'A truck without fuel stands where it is most in the way.',
+  }),
+  check({
     id: 'truck.records.odometer',
     title: 'Read the odometer',
     zone: 'seat',

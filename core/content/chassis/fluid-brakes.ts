@@ -61,7 +61,7 @@ export function ofFluidBraked(prefix: string, without: readonly string[] = []) {
 
 /** Figures of a chassis without compressed air. */
 export const fluidBrakeSpecification = truckSpecification.filter(
-  ({ kind, id }) => kind !== 'pressure' || id.startsWith('cold'),
+  ({ kind, id }) => kind !== 'pressure' || id.startsWith('cold') || id.startsWith('oil'),
 );
 
 /** Fluid, pedal and what helps the foot: tried before the first roll. */

@@ -6,6 +6,8 @@ export const truckSpecification: SpecificationField[] = [
   { id: 'coldPressureDrive', title: 'Cold pressure, drive axle', kind: 'pressure', required: true },
   { id: 'treadNewSteer', title: 'Tread when new, steer axle', kind: 'depth' },
   { id: 'treadNewDrive', title: 'Tread when new, drive axle', kind: 'depth' },
+  { id: 'oilPressureIdleLow', title: 'Oil pressure at warm idle, lowest', kind: 'pressure' },
+  { id: 'coolantHigh', title: 'Coolant temperature, highest', kind: 'temperature' },
   { id: 'chargeVoltageLow', title: 'Charging voltage, lowest', kind: 'voltage', required: true },
   { id: 'chargeVoltageHigh', title: 'Charging voltage, highest', kind: 'voltage', required: true },
   {

@@ -1,3 +1,4 @@
+import { greasePoints } from '../shared/grease';
 import { serviceLockOut } from '../sequences/dump-body';
 import { controlChecks, hydraulicChecks } from '../shared/hydraulics';
 import type { Check, Module, Procedure } from '../../catalogue';
@@ -10,6 +11,8 @@ const raised = caution(
   'Never under a raised body that is not propped. Not for a second.',
 );
 const lines = caution('DANGER', 'Look up before you raise: wires, bridges, trees.');
+
+const points = greasePoints('dumpGreasePoints', 'body', ['dump']);
 
 const checks: Check[] = [
   ...hydraulicChecks({
@@ -85,7 +88,8 @@ const checks: Check[] = [
     needs: ['body-propped', 'secured', 'grease-gun'],
     seconds: 180,
     criterion: 'Fresh grease shows at every fitting.',
-    symptoms: [repairs('fitting-blocked', 'A fitting takes no grease')],
+    reading: points.reading,
+    symptoms: [repairs('fitting-blocked', 'A fitting takes no grease'), points.missed],
     cautions: [raised],
     why: 'Salt and sand grind a dry pin away in a season.',
   }),
@@ -409,6 +413,7 @@ export const dumpBody: Module = module({
   mounts: [{ sort: 'in-body', x: 0.1 }],
   requires: ['hydraulics', 'power-take-off'],
   specification: [
+    points.field,
     { id: 'bodyVolume', title: 'Volume of the body', kind: 'volume' },
     { id: 'heightRaised', title: 'Height with the body up', kind: 'length' },
   ],

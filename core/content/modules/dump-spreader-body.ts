@@ -1,3 +1,4 @@
+import { greasePoints } from '../shared/grease';
 import { controlChecks, hydraulicChecks, pinch } from '../shared/hydraulics';
 import type { Check, Module, Procedure } from '../../catalogue';
 import { BY_HAND, caution, check, faultsOf, module, moved, rect } from '../write';
@@ -13,6 +14,8 @@ const belt = caution(
   'DANGER',
   'Never reach onto a belt that can start. Lock it out, key with you.',
 );
+
+const points = greasePoints('combiGreasePoints', 'body', ['dump', 'spread']);
 
 const checks: Check[] = [
   ...hydraulicChecks({
@@ -288,7 +291,8 @@ const checks: Check[] = [
     needs: ['body-propped', 'secured', 'grease-gun'],
     seconds: 300,
     criterion: 'Fresh grease shows at each.',
-    symptoms: [repairs('fitting-blocked', 'A fitting takes no grease')],
+    reading: points.reading,
+    symptoms: [repairs('fitting-blocked', 'A fitting takes no grease'), points.missed],
     cautions: [raised],
     why: 'Twice the joints, twice the rust.',
   }),
@@ -387,7 +391,7 @@ export const dumpSpreaderBody: Module = module({
   // Its liquid system, where it has one.
   mounts: [{ sort: 'superstructure', x: 0.2 }],
   requires: ['hydraulics', 'power-take-off'],
-  specification: [{ id: 'bodyVolume', title: 'Volume of the body', kind: 'volume' }],
+  specification: [points.field, { id: 'bodyVolume', title: 'Volume of the body', kind: 'volume' }],
   zones: [
     { id: 'front', title: 'Cross conveyor', round: 'outside', x: -0.3, y: -2.1 },
     { id: 'driver-side', title: 'Body, driver side', round: 'outside', x: 1.5, y: -2.05 },

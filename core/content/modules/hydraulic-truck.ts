@@ -15,7 +15,8 @@ const { repairs } = faultsOf('brakes', ['road']);
 const cabs = faultsOf('driver-place', ['road']);
 const falls = caution('DANGER', 'Never under a cab that is tilted and not locked by its prop.');
 
-const shared = ofFluidBraked(P);
+// Beneath a tilted cab nothing is read with the engine running.
+const shared = ofFluidBraked(P, ['week.transmission']);
 
 const own: Check[] = [
   ...fluidBrakeChecks(P),

@@ -1,3 +1,4 @@
+import { greasePoints } from '../shared/grease';
 import { controlChecks, hydraulicChecks } from '../shared/hydraulics';
 import type { Check, Module, Procedure } from '../../catalogue';
 import { BY_HAND, caution, check, faultsOf, module, moved, place, rect } from '../write';
@@ -11,6 +12,8 @@ const wires = caution(
   'DANGER',
   'Overhead lines: keep the distance for their voltage, or do not set up.',
 );
+
+const points = greasePoints('craneGreasePoints', 'boom', ['crane']);
 
 const checks: Check[] = [
   ...hydraulicChecks({
@@ -294,7 +297,8 @@ const checks: Check[] = [
     needs: ['boom-cradled', 'secured', 'grease-gun'],
     seconds: 240,
     criterion: 'Fresh grease shows at each.',
-    symptoms: [repairs('fitting-blocked', 'A fitting takes no grease')],
+    reading: points.reading,
+    symptoms: [repairs('fitting-blocked', 'A fitting takes no grease'), points.missed],
     why: 'A dry column tears its teeth.',
   }),
   check({
@@ -404,7 +408,10 @@ export const loaderCrane: Module = module({
   capabilities: ['crane'],
   mountsOn: { sort: 'behind-cab', x: 0 },
   requires: ['hydraulics', 'power-take-off'],
-  specification: [{ id: 'craneMoment', title: 'Rated load at full reach', kind: 'mass' }],
+  specification: [
+    points.field,
+    { id: 'craneMoment', title: 'Rated load at full reach', kind: 'mass' },
+  ],
   zones: [
     { id: 'driver-side', title: 'Crane, driver side', round: 'outside', x: 0.4, y: -2.05 },
     { id: 'curb-side', title: 'Crane, curb side', round: 'outside', x: 0.4, y: 2.05 },

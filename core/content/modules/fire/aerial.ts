@@ -1,3 +1,4 @@
+import { greasePoints } from '../../shared/grease';
 import { setUpSequences } from '../../sequences/crane';
 import { controlChecks, hydraulicChecks } from '../../shared/hydraulics';
 import type { Check, Module, Procedure } from '../../../catalogue';
@@ -15,6 +16,8 @@ const crush = caution(
   'DANGER',
   'Nobody on or under the ladder while its sections move. Rungs cut like shears.',
 );
+
+const points = greasePoints('aerialGreasePoints', 'boom', ['aerial']);
 
 const checks: Check[] = [
   ...hydraulicChecks({
@@ -324,7 +327,8 @@ const checks: Check[] = [
     needs: ['boom-cradled', 'secured', 'grease-gun'],
     seconds: 600,
     criterion: 'As the list says.',
-    symptoms: [repairs('fitting-blocked', 'A fitting takes no grease')],
+    reading: points.reading,
+    symptoms: [repairs('fitting-blocked', 'A fitting takes no grease'), points.missed],
     why: 'Dry it chatters.',
   }),
   check({
@@ -440,7 +444,7 @@ export const aerialLadder: Module = module({
   capabilities: ['aerial'],
   mountsOn: { sort: 'superstructure', x: 0.2 },
   requires: ['hydraulics'],
-  specification: [{ id: 'tipLoad', title: 'Rated tip load', kind: 'mass' }],
+  specification: [points.field, { id: 'tipLoad', title: 'Rated tip load', kind: 'mass' }],
   zones: [
     { id: 'jacks-driver', title: 'Outriggers, driver side', round: 'outside', x: 2.5, y: -2.05 },
     { id: 'jacks-curb', title: 'Outriggers, curb side', round: 'outside', x: 2.5, y: 2.05 },

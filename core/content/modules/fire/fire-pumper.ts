@@ -30,6 +30,7 @@ const shared = ofChassis(P, [
   'brake.trailer',
   'body.tool-box',
   'body.mounts',
+  'fuel.gauge',
 ]);
 
 const own: Check[] = [

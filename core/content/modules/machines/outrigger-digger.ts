@@ -1,3 +1,4 @@
+import { greasePoints } from '../../shared/grease';
 import { setLegs, unloadLed } from '../../sequences/digger';
 import { hydraulicChecks } from '../../shared/hydraulics';
 import type { Check, Module } from '../../../catalogue';
@@ -13,6 +14,8 @@ const injection = caution(
   'DANGER',
   'Oil under pressure goes through skin. Never feel for a leak: to a doctor at once, even where it does not hurt.',
 );
+
+const points = greasePoints('greasePoints', 'boom', ['dig']);
 
 const checks: Check[] = [
   ...hydraulicChecks({ prefix: P, zone: 'machine', takes: ['dig'], of: 'of the machine' }),
@@ -248,7 +251,8 @@ const checks: Check[] = [
     needs: ['secured', 'grease-gun'],
     seconds: 240,
     criterion: 'As many points as its card counts; fresh grease shows at each.',
-    symptoms: [repairs('fitting-blocked', 'A fitting takes no grease')],
+    reading: points.reading,
+    symptoms: [repairs('fitting-blocked', 'A fitting takes no grease'), points.missed],
     why: 'A leg that sticks comes down with a bang.',
   }),
 ];
@@ -272,7 +276,7 @@ export const outriggerDigger: Module = module({
     { id: 'massEmpty', title: 'Mass', kind: 'mass' },
     { id: 'slopeMostWide', title: 'Slope, most, tracks wide', kind: 'angle', required: true },
     { id: 'slopeMostNarrow', title: 'Slope, most, tracks narrow', kind: 'angle', required: true },
-    { id: 'greasePoints', title: 'Grease points', kind: 'count' },
+    points.field,
   ],
   zones: [
     { id: 'machine', title: 'Machine aboard', round: 'outside', x: 1.6, y: 2.4, cautions: [swing] },

@@ -1,3 +1,4 @@
+import { greasePoints } from '../../shared/grease';
 import { loadRidden, unloadRidden } from '../../sequences/digger';
 import { controlChecks, hydraulicChecks } from '../../shared/hydraulics';
 import type { Check, Module } from '../../../catalogue';
@@ -12,6 +13,8 @@ const tip = caution(
   'DANGER',
   'It slides and tips on ramps. Trailer hitched and chocked, downhill side clear.',
 );
+
+const points = greasePoints('diggerGreasePoints', 'boom', ['dig']);
 
 const checks: Check[] = [
   ...hydraulicChecks({ prefix: P, zone: 'machine', takes: ['dig'], of: 'of the machine' }),
@@ -279,7 +282,8 @@ const checks: Check[] = [
     needs: ['grease-gun', 'engine-off'],
     seconds: 300,
     criterion: 'Fresh grease shows at each.',
-    symptoms: [repairs('fitting-blocked', 'A fitting takes no grease')],
+    reading: points.reading,
+    symptoms: [repairs('fitting-blocked', 'A fitting takes no grease'), points.missed],
     why: 'It is greased each shift, or it is bought new.',
   }),
   check({
@@ -332,7 +336,7 @@ export const trackedDigger: Module = module({
   height: 2.8,
   capabilities: ['dig'],
   mountsOn: { sort: 'deck', x: 0 },
-  specification: [{ id: 'massEmpty', title: 'Mass', kind: 'mass' }],
+  specification: [points.field, { id: 'massEmpty', title: 'Mass', kind: 'mass' }],
   zones: [
     { id: 'machine', title: 'Machine aboard', round: 'outside', x: 2.3, y: 2.4, cautions: [swing] },
     {

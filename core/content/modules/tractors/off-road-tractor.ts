@@ -8,7 +8,7 @@ import {
   offRoadDriveLine,
 } from '../../chassis';
 import type { Check, Module } from '../../../catalogue';
-import { BY_HAND, caution, check, faultsOf, module, moved, rect } from '../../write';
+import { BY_HAND, check, faultsOf, module, moved, rect } from '../../write';
 import { fifthWheelChecks } from './fifth-wheel';
 
 const P = 'heavy-tractor';
@@ -88,29 +88,6 @@ const own: Check[] = [
       }),
     ],
     why: 'On the long hill it is the brake.',
-  }),
-  check({
-    id: `${P}.engine.transmission-hot`,
-    title: 'Read the oil of the transmission, hot, idling, in neutral',
-    zone: 'engine-bay',
-    method: 'look',
-    needs: ['engine-warm', 'engine-idling', 'in-neutral', 'parking-brake-set'],
-    phases: ['weekly', 'under-way'],
-    seconds: 20,
-    criterion: 'Between the hot marks.',
-    symptoms: [
-      drive.stops('transmission-empty', 'Not on the stick'),
-      drive.repairs('transmission-low', 'Below the hot mark'),
-      drive.repairs('transmission-burnt', 'Dark, smells burnt'),
-    ],
-    fixes: { 'transmission-low': ['Topped up with the oil on the label, a little at a time'] },
-    cautions: [
-      caution(
-        'WARNING',
-        'Cuffs and straps away from belt and fan: this one is read with the engine running.',
-      ),
-    ],
-    why: 'Cold or stopped it shows what is not there.',
   }),
   check({
     id: `${P}.fuel.sediment`,

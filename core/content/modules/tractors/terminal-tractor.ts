@@ -205,6 +205,33 @@ const own: Check[] = [
     why: 'In the yard air holds the jaws; on the road a pin does.',
   }),
   check({
+    id: `${P}.wait-lamp`,
+    title: 'Key on: wait until the wait-to-start lamp is out',
+    zone: 'seat',
+    method: 'look',
+    precedes: ['engine-start'],
+    needs: ['key-on'],
+    seconds: 10,
+    criterion: 'Lights, then goes out before it is cranked.',
+    symptoms: [
+      faultsOf('engine', ['road', 'yard']).repairs('wait-lamp-dead', 'Does not light or stays on'),
+    ],
+    why: 'Cranked cold against the lamp it smokes the whole hall out.',
+  }),
+  check({
+    id: `${P}.full-stop`,
+    title: 'Stand still before you change direction',
+    zone: 'seat',
+    method: 'look',
+    phases: ['under-way'],
+    seconds: 4,
+    criterion: 'Full stop, then the other gear. Neutral and brake before you leave the seat.',
+    symptoms: [
+      faultsOf('engine', ['yard']).repairs('shift-rolls', 'It shifts while it still rolls'),
+    ],
+    why: 'It breaks the gearbox, and the foot of whoever stands behind.',
+  }),
+  check({
     id: `${P}.speed`,
     title: 'See the yard speed on its limiter',
     zone: 'seat',
