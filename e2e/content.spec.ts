@@ -15,7 +15,7 @@ test('a supervisor adds a check and switches one off; the next walk asks by it',
     await page.getByLabel('What good looks like').fill('Of today, in order');
     await page.getByLabel('What can be wrong, 1').fill('Missing');
     await page.getByLabel('Why it is asked, in one sentence').fill('A substitute knows no stop.');
-    await button(page, 'RouteStyle bus').click();
+    await button(page, 'School bus').click();
     await button(page, 'Entrance door').click();
     await button(page, 'Add it').click();
     await expect(page.getByRole('heading', { name: 'Our own checks' })).toBeVisible();
@@ -29,7 +29,7 @@ test('a supervisor adds a check and switches one off; the next walk asks by it',
     ).toBeDisabled();
     await page.getByLabel('Find a check').fill('call on the radio');
     await page
-      .getByRole('button', { name: /RouteStyle bus/ })
+      .getByRole('button', { name: /School bus/ })
       .last()
       .click();
     await page.getByLabel('Why', { exact: true }).fill('The phone is used');

@@ -21,7 +21,7 @@ test('a digger that is led by radio is unloaded: a way that nobody has walked st
 }) => {
   test.slow();
   await signIn(page, 'Oskar Wendt');
-  await beginPhase(page, /^223 with digger 712/, 'Before use');
+  await beginPhase(page, /^Digger 712/, 'Before use');
   const stop = /· Beside the machine, with its radio/;
   // Everything that carries or guards the machine is looked at first.
   await goToCheckAt(page, stop, /Press the emergency stop/);

@@ -194,7 +194,7 @@ export const rigs: readonly DemoRig[] = [
   lately('231', ['231'], 'Nela Korin'),
   lately('232 with transporter 962', ['232', '962'], 'Nela Korin'),
   lately('233 with winch', ['233'], 'Nela Korin'),
-  lately('223 with digger 712 on trailer 934', ['223', '934', '712'], 'Oskar Wendt'),
+  lately('Digger 712 on trailer 934 behind 223', ['223', '934', '712'], 'Oskar Wendt'),
   lately('241 with transporter 961 and digger 711', ['241', '961', '711'], 'Petra Lunde'),
   lately('901', ['901'], 'Nela Korin'),
   lately('311', ['311'], 'Ivo Stamm'),
