@@ -20,7 +20,7 @@ test('a digger that is led by radio is unloaded: a way that nobody has walked st
   page,
 }) => {
   test.slow();
-  await signIn(page, 'Oskar Wendt');
+  await signIn(page, 'Tove Brask');
   await beginPhase(page, /^Digger 712/, 'Before use');
   const stop = /· Beside the machine, with its radio/;
   // Everything that carries or guards the machine is looked at first.

@@ -194,7 +194,12 @@ export const rigs: readonly DemoRig[] = [
   lately('231', ['231'], 'Nela Korin'),
   lately('232 with transporter 962', ['232', '962'], 'Nela Korin'),
   lately('233 with winch', ['233'], 'Nela Korin'),
-  lately('Digger 712 on trailer 934 behind 223', ['223', '934', '712'], 'Oskar Wendt'),
+  {
+    title: 'Digger 712 on trailer 934 behind 223',
+    numbers: ['223', '934', '712'],
+    driver: 'Oskar Wendt',
+    lastDays: 0,
+  },
   lately('241 with transporter 961 and digger 711', ['241', '961', '711'], 'Petra Lunde'),
   lately('901', ['901'], 'Nela Korin'),
   lately('311', ['311'], 'Ivo Stamm'),
