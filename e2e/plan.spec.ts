@@ -13,6 +13,9 @@ import {
 
 const MINUTE = 60_000;
 
+/** Nothing is being worked out any more. */
+const settled = (page: Page) => expect(page.getByText('Planning', { exact: true })).toHaveCount(0);
+
 const here = (page: Page) => page.getByRole('heading', { level: 1 });
 
 test('a plow truck in the dark at twelve below: planned, walked with a helper, changed by the engine, and signed', async ({
@@ -41,6 +44,8 @@ test('a plow truck in the dark at twelve below: planned, walked with a helper, c
     await expect(
       page.getByText('Frost: hydraulic oil warms up for 15 min instead of 5.'),
     ).toBeVisible();
+    // The plan of what was said before stays in sight until the new one is made.
+    await settled(page);
     return order.allInnerTexts();
   });
 

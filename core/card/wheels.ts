@@ -14,52 +14,35 @@ interface Position {
   readonly title: string;
 }
 
+/** How many axles steer in front: the first one at least, and those behind it as long as they are steered. */
+function frontAxles({ names, axles }: RunningGear): number {
+  if (names === 'numbered') return 0;
+  const firstFixed = axles.findIndex(({ steered }) => !steered);
+  return firstFixed < 0 ? axles.length : Math.max(1, firstFixed);
+}
+
 /** The axles as they are called: those that steer in front first. */
-function positionsOf({ names, axles }: RunningGear): Position[] {
-  const front =
-    names === 'numbered'
-      ? 0
-      : Math.max(
-          1,
-          axles.findIndex(({ steered }) => !steered),
-        );
-  const fronts =
-    axles.every(({ steered }) => steered) && names !== 'numbered' ? axles.length : front;
-  const rears = axles.length - fronts;
-  return axles.map((axle, index) => {
-    if (names === 'numbered')
-      return {
-        axle,
-        index,
-        front: false,
-        id: `axle-${index + 1}`,
-        title: `axle ${index + 1} `,
-      };
-    if (names === 'front-and-rear') {
-      const front = index < fronts;
-      return {
-        axle,
-        index,
-        front,
-        id: front ? 'front' : 'rear',
-        title: front ? 'front ' : 'rear ',
-      };
+function positionsOf(gear: RunningGear): Position[] {
+  const fronts = frontAxles(gear);
+  const rears = gear.axles.length - fronts;
+  return gear.axles.map((axle, index) => {
+    const front = index < fronts;
+    const numbered = `axle ${index + 1} `;
+    const of = { axle, index, front };
+    switch (gear.names) {
+      case 'numbered':
+        return { ...of, id: `axle-${index + 1}`, title: numbered };
+      case 'front-and-rear':
+        return { ...of, id: front ? 'front' : 'rear', title: front ? 'front ' : 'rear ' };
+      case 'steer-and-drive': {
+        const name = front ? 'steer' : 'drive';
+        const alike = front ? fronts : rears;
+        const from = front ? 0 : fronts;
+        return alike > 1
+          ? { ...of, id: `${name}${index - from + 1}`, title: numbered }
+          : { ...of, id: name, title: '' };
+      }
     }
-    if (index < fronts)
-      return {
-        axle,
-        index,
-        front: true,
-        id: fronts > 1 ? `steer${index + 1}` : 'steer',
-        title: fronts > 1 ? `axle ${index + 1} ` : '',
-      };
-    return {
-      axle,
-      index,
-      front: false,
-      id: rears > 1 ? `drive${index - fronts + 1}` : 'drive',
-      title: rears > 1 ? `axle ${index + 1} ` : '',
-    };
   });
 }
 

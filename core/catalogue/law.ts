@@ -33,6 +33,8 @@ export const LAW = {
   cutInTruck: figure(100, 'psi', `${MANUAL}; 49 CFR 570.57(b)`),
   cutInBus: figure(85, 'psi', `${MANUAL}; 49 CFR 570.57(b)`),
   slackPlay: figure(1, 'in', MANUAL),
+  /** Least distance of any part of crane, rope or load from a line of up to 50 kV. */
+  lineDistance: figure(3.05, 'm', '29 CFR 1926.1408 Table A'),
   liningSteerDrum: figure(3 / 16, 'in', '49 CFR 393.47(d)(1)'),
   liningOtherDrum: figure(1 / 4, 'in', '49 CFR 393.47(d)(2)'),
   liningAirDisc: figure(1 / 8, 'in', '49 CFR 393.47(d)'),

@@ -160,6 +160,11 @@ export interface Reading {
   readonly typedIn?: Readonly<Record<UnitHabit, UnitName>>;
   /** Without it the check cannot be called sound. */
   readonly required: boolean;
+  /**
+   * Asked only where the card of the unit has the figure: without one there is nothing to hold a number against, and the eye decides. Never
+   * of what is required.
+   */
+  readonly byCard?: boolean;
   /** Worst band first. */
   readonly bands: readonly Band[];
   /** Outside of this the number is asked again. */

@@ -11,9 +11,9 @@ import { catalogue } from '.';
 /*
  * A day with each kind of vehicle: the rig is built, its walk planned, and a test driver walks it in that order, finds everything sound
  * but one thing that is typical of this kind, and signs. What the rig may not do any more was written down by hand before anything was
- * run; everything else of what it can do must stay free, because too strict is as wrong as too lax. `road` of what is towed or carried
- * by it is the rig's `tow`: the truck may still go home alone; what is mounted on the truck is the truck's. Without the road there is no
- * highway and nothing is towed.
+ * run; six lines were put right by hand after it, where two rules had been forgotten: what is mounted on the truck is the truck's, and
+ * without the road there is no highway and nothing is towed. Everything else must stay free, because too strict is as wrong as too lax.
+ * `road` of what is towed, or carried by what is towed, is the rig's `tow`: the truck may still go home alone.
  *
  * A line: kind | units, what is fitted after `+` | check@place symptom | what it may not do
  */

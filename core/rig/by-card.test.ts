@@ -68,3 +68,29 @@ it('takes nothing of a card that cannot be right, and says so', () => {
   );
   expect(findMisfits(walk(wrong)).map(({ says }) => says.code)).toEqual(['card-axle-place']);
 });
+
+describe('a number that is held against the card alone', () => {
+  const road = (figures: Readonly<Record<string, number>>) =>
+    composeRig({
+      units: [{ ...unit('straight-truck-air'), specification: figures }],
+      phase: 'under-way',
+      circumstances: [],
+      catalogue,
+    }).instances.find(({ check }) => check.id === 'truck.stop.coolant-temperature')?.check.reading;
+
+  it('is asked where the card has the figure', () => {
+    expect(road({ coolantHigh: 378 })).toBeDefined();
+  });
+
+  it('is not asked where it has none: nobody is told to stop because a card is empty', () => {
+    expect(road({})).toBeUndefined();
+  });
+
+  it('is never one without which a check cannot be called sound', () => {
+    const readings = catalogue.modules.flatMap(({ checks }) =>
+      checks.flatMap(({ reading }) => (reading?.byCard ? [reading] : [])),
+    );
+    expect(readings.length).toBeGreaterThan(10);
+    expect(readings.filter(({ required }) => required)).toEqual([]);
+  });
+});

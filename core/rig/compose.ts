@@ -114,8 +114,9 @@ function toRigZone(placed: PlacedUnit, zone: Zone): RigZone {
   };
 }
 
-function toInstances(placed: PlacedUnit, check: Check): CheckInstance[] {
+function toInstances(placed: PlacedUnit, written: Check): CheckInstance[] {
   const { unit, module, offset, aside } = placed;
+  const check = byFigures(written, unit);
   const axles = module.runningGear?.axles;
   const one = (zoneId: string, x: number, y: number, place?: Place): CheckInstance => ({
     key: place ? `${unit.id}/${check.id}/${place.id}` : `${unit.id}/${check.id}`,
@@ -142,6 +143,16 @@ function toInstances(placed: PlacedUnit, check: Check): CheckInstance[] {
       ...one(place.zone, place.x, place.y, place),
       check: limitsAt(check, place),
     }));
+}
+
+/** Without a reading that the card of this unit has no figure for, where content leaves it to the eye then. */
+function byFigures(check: Check, { specification }: Unit): Check {
+  const { reading, ...rest } = check;
+  if (!reading?.byCard) return check;
+  const known = reading.bands.some(
+    ({ limit }) => limit.from !== 'specification' || Number.isFinite(specification[limit.field]),
+  );
+  return known ? check : rest;
 }
 
 /** With the limits that hold at this wheel: a lining on the steer axle may be thinner than another. */

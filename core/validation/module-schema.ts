@@ -214,6 +214,7 @@ export const checkSchema = object({
       .default(undefined)
       .optional(),
     required: boolean().required(),
+    byCard: boolean().when('required', { is: true, then: (schema) => schema.oneOf([false]) }),
     bands: array(
       object({
         side: string().oneOf(['below', 'above']).required(),

@@ -143,6 +143,7 @@ const underWay: Check[] = [
       kind: 'pressure',
       ask: 'Oil pressure on the gauge',
       required: false,
+      byCard: true,
       plausible: [0, 150, 'psi'],
       uncertainty: [2, 'psi'],
       bands: [
@@ -173,6 +174,7 @@ const underWay: Check[] = [
       kind: 'temperature',
       ask: 'Coolant temperature on the gauge',
       required: false,
+      byCard: true,
       plausible: [-30, 140, '°C'],
       uncertainty: [1, '°C'],
       bands: [

@@ -1,10 +1,11 @@
+import { LAW } from '../../catalogue';
 import { caution, faultsOf, moved } from '../write';
 import { sequence, step, type Sequence } from './write';
 
 const below = caution('DANGER', 'Nobody under boom or load. Nobody where a leg goes down.');
 const wires = caution(
   'DANGER',
-  'A line in reach kills without being touched. 3 m at least up to 50 kV, more above; unknown is taken as the largest.',
+  `A line in reach kills without being touched. ${LAW.lineDistance.value} m (10 ft) at least up to 50 kV, more above; unknown is taken as the largest.`,
 );
 
 interface SetUp {
@@ -55,7 +56,7 @@ export function setUpSequences(of: SetUp): Sequence[] {
       ],
       seconds: 600,
       criterion: 'Every leg pinned and on its plate, all wheels relieved, level within the card.',
-      source: '29 CFR 1926.1402, 1926.1404(q)',
+      source: `29 CFR 1926.1402, 1926.1404(q), ${LAW.lineDistance.source}`,
       symptoms: [
         legs.stops('set-up-sinks', 'A plate sinks or tilts'),
         legs.stops('set-up-pin', 'A lock pin or float does not go home'),

@@ -30,12 +30,12 @@ export const PRIMER: Procedure = procedureOf(
       ),
       step('drain', 'Drain it whole, drains shut again.', { see: 'No more drops.' }),
       step('draw', 'Primer on, until the gauge stands at its mark.', {
-        see: '22 inHg within half a minute.',
+        see: 'To the mark of its plate within half a minute.',
         withinSeconds: 30,
         fails: ['primer-dead'],
       }),
       step('hold', 'Primer off, engine to idle. Watch the gauge.', {
-        see: 'Falls less than 10 inHg in five minutes.',
+        see: 'Falls no more in five minutes than its plate allows.',
         holdSeconds: 300,
         fails: ['vacuum-falls'],
       }),
@@ -67,7 +67,7 @@ export const RELIEF: Procedure = procedureOf(
         fails: ['relief-dead'],
       }),
       step('close', 'Close the line slowly. Watch the master gauge.', {
-        see: 'Rises less than 30 psi (2 bar) and stays.',
+        see: 'Rises no more than its plate allows, and stays.',
         fails: ['relief-dead'],
       }),
       step('open', 'Open the line again.', {

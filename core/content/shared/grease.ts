@@ -16,6 +16,7 @@ export function greasePoints(
       kind: 'count',
       ask: 'Points that took grease',
       required: false,
+      byCard: true,
       plausible: [0, 300, 'pieces'],
       uncertainty: [0, 'pieces'],
       bands: [{ side: 'below', limit: { from: 'specification', field }, symptom: 'points-missed' }],
