@@ -2,6 +2,7 @@ import type { Phase } from '../catalogue';
 import type { CheckInstance, Rig } from '../rig';
 import { NEVER, type NeverNumber, type Violation } from './never';
 import { readCaution, speaksToReach, type CautionedState } from './read-caution';
+import { findStepsBreaches } from './read-steps';
 import { readCheck, readsAsCarrying, type ReadCheck } from './read-check';
 import { Standing, type Beginning, type UnitState } from './standing';
 
@@ -125,6 +126,7 @@ class Follower {
     )
       this.breach(8, key, `it wants ${read.wantsAir} psi and has ${Math.round(this.stand.air)}`);
     if (read.cycle) this.judgeStowed(instance, index);
+    this.judgeSteps(instance, read, state);
     if (read.cycle || read.movedBy) this.judgeHelper(instance, read);
     this.judgeCautions(instance, read, state);
     this.judgeFailed(instance, read, at);
@@ -208,7 +210,10 @@ class Follower {
         dead(state.power || this.stepsPower(key), 'the power of the lift');
         return;
       case 'an engine of its own':
-        dead(state.ownEngine || /\.power\.run/.test(key), 'the engine that drives it');
+        dead(
+          state.ownEngine || /\.power\.run/.test(key) || this.stepsStart(key),
+          'the engine that drives it',
+        );
         return;
       default:
     }
@@ -220,12 +225,31 @@ class Follower {
     return procedure?.steps.some(({ say }) => /\bswitch on\b/i.test(say)) ?? false;
   }
 
+  /** What is rolled up to or led off changes how it stands from step to step: each step is held to what the ones before have said. */
+  private judgeSteps({ key, check }: CheckInstance, read: ReadCheck, state: UnitState): void {
+    const steps = this.procedureOf(key)?.steps ?? [];
+    const ownEngine = /^(?:led-)?digger\./.test(check.id);
+    if (steps.length === 0 || !(read.rolls || ownEngine || /^tilt-trailer\.unhook/.test(check.id)))
+      return;
+    const begin = {
+      engine: ownEngine ? state.ownEngine : this.stand.engine,
+      powerTakeOff: this.stand.powerTakeOff,
+      chocks: this.stand.chocks,
+    };
+    for (const [rule, words] of findStepsBreaches(steps, begin)) this.breach(rule, key, words);
+  }
+
   /** The truck is driven up first; its own steps engage the power take-off, before they move anything by it. */
   private stepsEngage(key: string): boolean {
     const steps = this.procedureOf(key)?.steps ?? [];
     const engaged = steps.findIndex(({ say }) => /\bpower take-off in\b/i.test(say));
     const moving = steps.findIndex(({ say }) => /\b(tilt|raise|lower|slide)\b/i.test(say));
     return engaged >= 0 && engaged < moving;
+  }
+
+  /** Its own steps start its engine, once everything that hands do is done. */
+  private stepsStart(key: string): boolean {
+    return this.procedureOf(key)?.steps.some(({ say }) => /\bstart\b/i.test(say)) ?? false;
   }
 
   private procedureOf(key: string) {

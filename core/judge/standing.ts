@@ -371,6 +371,9 @@ export class Standing {
     if (/^stow .+ for the road$/i.test(title)) state.outriggers = 'in';
     if (/\bfloat: lower it\b/i.test(title)) state.blade = 'ground';
     if (/\braise the blade\b/i.test(title)) state.blade = 'up';
+    // A machine that is led off or driven on is started, or stopped, in the steps themselves.
+    if (/\boff the trailer\b|^drive it off$/i.test(title)) state.ownEngine = true;
+    if (/^onto the trailer\b/i.test(title)) state.ownEngine = false;
     if (/\bswitch off\b/i.test(last)) state.power = false;
     if (/\bpower take-off out\b/i.test(last)) this.powerTakeOff = false;
     if (/\bstart the auxiliary engine\b|^start (?:the|its) (?:upper|own) engine\b/i.test(title))

@@ -74,6 +74,7 @@ export const loadRidden = (P: string): Sequence =>
     phases: ['before-use'],
     helper: 'needed',
     needs: ['own-engine-running', 'parking-brake-set', 'chocked', 'level-ground', 'area-clear'],
+    does: ['own-engine-off'],
     seconds: 600,
     criterion: 'Centred over the axles, attachment down, four chains at least and one on the boom.',
     source: '49 CFR 393.130',
@@ -144,7 +145,8 @@ export const unloadLed = (P: string): Sequence =>
     }),
     phases: ['before-use'],
     helper: 'needed',
-    needs: ['own-engine-running', 'parking-brake-set', 'chocked', 'level-ground', 'area-clear'],
+    needs: ['own-engine-off', 'parking-brake-set', 'chocked', 'level-ground', 'area-clear'],
+    does: ['own-engine-start'],
     seconds: 420,
     criterion: 'Tracks extended, lowest engine speed, straight down, nobody downhill.',
     symptoms: [
@@ -171,7 +173,7 @@ export const unloadLed = (P: string): Sequence =>
       step('chains', 'Chains off, legs in and pinned, attachment low over the deck.'),
       step(
         'radio',
-        'Radio or pendant: battery, every lever free, stop button pressed and out again.',
+        'Radio or pendant in hand, every lever free: start, press stop, and start again.',
         {
           see: 'It stops, and does not start by itself.',
           fails: ['led-radio'],

@@ -27,20 +27,77 @@ export const HOOK_UP_ZONE: Zone = {
 /** Zone behind the truck into which nobody goes: metres of the trailer's own frame. */
 const CLEAR = { x: -4, y: -2.5, length: 9, width: 5 } as const;
 
+/** Nobody is between truck and trailer with the engine running: it is stopped before each hand goes in. */
+const stopped = (id: string) =>
+  step(id, 'Brake set, engine off, key in your pocket, chocks in at the truck.', {
+    who: 'driver',
+    ask: [
+      'Brake set, engine off, key with you, chocks in?',
+      'Nobody goes between before it is so.',
+    ],
+  });
+const lastBit = step(
+  'under',
+  'Chocks away, engine on. Back the last bit until hook and eye are in line.',
+  {
+    who: 'both',
+    ask: [
+      'Nobody between, helper in sight?',
+      'Stop. Nobody stands between while the truck can move.',
+    ],
+  },
+);
+
+/** The eye is set by the jack of the drawbar, and let down by it. */
+const eyeByJack = [
+  stopped('stop-short'),
+  step('eye', 'Wind the jack until the eye stands a hand above the jaw of the hook.', {
+    who: 'driver',
+    fails: ['hook-height'],
+  }),
+  lastBit,
+  stopped('stop'),
+  step('down', 'Wind the jack so that the eye goes down onto the hook.', {
+    see: 'It lies in the jaw, all of it.',
+    fails: ['hook-height'],
+  }),
+];
+
+/** The eye is set by the bed, which the hydraulics of the truck move: they are connected before, and out of gear before anything rolls. */
+const eyeByPower = [
+  stopped('stop-short'),
+  step('hydraulics', 'Wipe the couplings of pressure and return, push them home, pull at each.', {
+    see: 'Locked; pressure and flow of the truck are those on the plate of the trailer.',
+    ask: [
+      'Pressure, flow and oil as the plate asks?',
+      'Too much pressure bursts the lines, too little stops the bed half way. Use another truck or its own power pack.',
+    ],
+    who: 'driver',
+  }),
+  step('power', 'Everybody away from the drawbar. Engine on, power take-off in.', {
+    who: 'both',
+    see: 'Its lamp lights.',
+  }),
+  step('eye', 'From the deck controls tilt the bed until the eye stands a hand above the hook.', {
+    see: 'Slow, level, nothing drags.',
+    fails: ['hook-height'],
+  }),
+  step('power-out', 'Power take-off out, levers let go.', { see: 'Its lamp is out.' }),
+  lastBit,
+  step('power-again', 'Brake set, chocks in at the truck, power take-off in again.', {
+    who: 'driver',
+    ask: ['Brake set, chocks in, nobody between?', 'Nothing is moved by power before it is so.'],
+  }),
+  step('down', 'Tilt the bed so that the eye goes down onto the hook, the stands off the ground.', {
+    see: 'It lies in the jaw, all of it. If the stands still carry, raise the bed further.',
+    fails: ['hook-height'],
+  }),
+  step('power-off', 'Power take-off out.', { see: 'Its lamp is out.' }),
+  stopped('stop'),
+];
+
 /** Hook-up and unhooking of what has an eye for a pintle. */
 export function pintleSequences({ prefix, tiltsEye = false }: PintleTrailer): Sequence[] {
-  const hydraulicLines = step(
-    'hydraulics',
-    'Wipe the couplings of pressure and return, push them home, pull at each.',
-    {
-      see: 'Locked; pressure and flow of the truck are those on the plate of the trailer.',
-      ask: [
-        'Pressure, flow and oil as the plate asks?',
-        'Too much pressure bursts the lines, too little stops the bed half way. Use another truck or its own power pack.',
-      ],
-      who: 'driver',
-    },
-  );
   return [
     sequence({
       id: `${prefix}.hook-up`,
@@ -93,48 +150,7 @@ export function pintleSequences({ prefix, tiltsEye = false }: PintleTrailer): Se
           who: 'both',
           see: 'The helper stays in the mirror; out of sight means stop.',
         }),
-        step('height', 'Brake set. Get out and look at the heights.', {
-          who: 'driver',
-          see: 'Eye level with the jaw of the hook or a hand above it.',
-          fails: tiltsEye ? [] : ['hook-height'],
-        }),
-        ...(tiltsEye
-          ? [
-              hydraulicLines,
-              step('power', 'Chocks under the truck, engine idling, power take-off in.', {
-                see: 'Its lamp lights.',
-              }),
-              step(
-                'eye',
-                'From the deck controls tilt the bed until the eye stands over the hook.',
-                {
-                  see: 'Slow, the stands leave the ground only when the hook carries.',
-                  fails: ['hook-height'],
-                },
-              ),
-            ]
-          : [
-              step('eye', 'Wind the jack until the eye stands over the hook.', {
-                who: 'driver',
-                fails: ['hook-height'],
-              }),
-            ]),
-        step('under', 'Back the last bit until hook and eye are in line. Brake set.', {
-          who: 'both',
-          ask: [
-            'Nobody between, helper in sight?',
-            'Stop. Nobody stands between while the truck can move.',
-          ],
-        }),
-        step(
-          'down',
-          tiltsEye
-            ? 'Tilt the bed so that the eye goes down onto the hook.'
-            : 'Wind the jack so that the eye goes down onto the hook.',
-          {
-            see: 'It lies in the jaw, all of it.',
-          },
-        ),
+        ...(tiltsEye ? eyeByPower : eyeByJack),
         step('latch', 'Shut the latch, put its pin in, pull at it by hand.', {
           ask: [
             'Latch shut, pin through and held?',
@@ -144,9 +160,7 @@ export function pintleSequences({ prefix, tiltsEye = false }: PintleTrailer): Se
           who: 'driver',
         }),
         step('jack', tiltsEye ? 'Stands up and pinned.' : 'Jack right up, turned away, pinned.', {
-          see: tiltsEye
-            ? 'If they still carry, raise the bed further.'
-            : 'Its foot is clear of the ground by a hand and more.',
+          see: 'Its foot is clear of the ground by a hand and more.',
         }),
         step(
           'chains',
@@ -158,22 +172,33 @@ export function pintleSequences({ prefix, tiltsEye = false }: PintleTrailer): Se
         ),
         step(
           'lines',
-          'Seals clean, supply and service line on, not crossed; cable in, cover shut.',
+          'Seals clean, supply and service lines on, not crossed; cable in, cover shut.',
           {
             see: 'No hiss once the supply is pushed in.',
           },
         ),
-        step('lamps', 'Helper, from the side: brake lamps, both signals, tail and marker lamps.', {
-          who: 'helper',
-          fails: ['hook-lamps'],
-        }),
-        step('abs', 'Key on: look for the lamp of its anti-lock brakes.', {
+        step(
+          'lamps',
+          'Key on, from the seat: lamps and signals. Helper, from the side: say each.',
+          {
+            who: 'both',
+            fails: ['hook-lamps'],
+          },
+        ),
+        step('abs', 'Look for the lamp of its anti-lock brakes.', {
           see: 'Lights, then goes out.',
           fails: ['hook-abs-lamp'],
         }),
+        step('away', 'Helper: chocks away, all of them aboard; then away from it, hand up.', {
+          who: 'helper',
+          ask: [
+            'Chocks aboard, nobody between?',
+            'Wait. Nothing rolls over a chock or near a foot.',
+          ],
+        }),
         step(
           'tug',
-          'Chocks away. In low gear tug forward against the brakes of the trailer, twice.',
+          'Engine on. In low gear tug forward against the brakes of the trailer, twice.',
           {
             see: 'The truck is held, the hook stays shut.',
             who: 'driver',
@@ -182,7 +207,7 @@ export function pintleSequences({ prefix, tiltsEye = false }: PintleTrailer): Se
         ),
         step(
           'look',
-          'Brake set. Get out and look at hook, pin, chains, lines and jack once more.',
+          'Brake set, engine off. Look at hook, pin, chains, lines and jack once more.',
           {
             who: 'driver',
             fails: ['hook-latch'],
@@ -281,6 +306,9 @@ function unhookByPower(prefix: string): Sequence {
     stand: 'At the deck controls; nobody at the drawbar while the bed moves',
     clear: CLEAR,
     steps: [
+      step('stop', 'Power take-off out, engine off, key in your pocket.', {
+        ask: ['Engine off, key with you?', 'Nobody goes to the drawbar before it is so.'],
+      }),
       ...placeSteps,
       step('stands', 'Stands down until they carry.', {
         see: 'They stand straight, none sinks.',
@@ -288,11 +316,17 @@ function unhookByPower(prefix: string): Sequence {
       }),
       chainsOff,
       latchOpen,
+      step('power', 'Everybody away from the drawbar. Engine on, power take-off in.', {
+        ask: ['Nobody at the drawbar?', 'Wait. The bed lifts the eye out of the hook.'],
+      }),
       step('up', 'Tilt the bed until the eye is free of the hook. Let go of the levers.', {
         see: 'Clear all round; nobody near.',
         fails: ['unhook-stuck', 'unhook-jack'],
       }),
-      step('off', 'Power take-off out, engine off, levers moved once so that no pressure is left.'),
+      step(
+        'off',
+        'Power take-off out, engine off, key in your pocket; levers moved once so that no pressure is left.',
+      ),
       step('hydraulics', 'Hydraulic lines off, caps on, hung up.', { fails: ['unhook-cover'] }),
       linesOff,
       nothingLeft,

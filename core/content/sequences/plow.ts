@@ -23,7 +23,7 @@ export const PLOW_HOOK_UP: Procedure = procedureOf(
         see: 'Both sides together, without force.',
         fails: ['hook-misfit'],
       }),
-      step('pins', 'Engine off. Both pins in, clips through.', {
+      step('pins', 'Engine off, key in your pocket, chocks in. Both pins in, clips through.', {
         who: 'driver',
         ask: [
           'Both pins through and clipped?',
@@ -49,6 +49,13 @@ export const PLOW_HOOK_UP: Procedure = procedureOf(
         },
       ),
       step('lamps', 'Raise it whole: headlamps over it, not into it.', { see: 'Beam aimed.' }),
+      step(
+        'chocks',
+        'Chocks aboard; from the side look at pins, chain and locks of the hoses once more.',
+        {
+          who: 'driver',
+        },
+      ),
     ],
   },
 );
