@@ -65,6 +65,10 @@ export function findCardFaults(
   ];
 }
 
+/** Whether one part of a card, looked at alone, can be right: of another nothing is taken. */
+export const isWhole = (part: Card, module: Parameters<typeof findCardFaults>[3]): boolean =>
+  findCardFaults('', {}, part, module).length === 0;
+
 const within = (value: number, least: number, most: number) => value >= least && value <= most;
 
 function canBe(value: number | undefined, kind: Kind): boolean {

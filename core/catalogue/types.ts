@@ -305,6 +305,8 @@ export interface ProcedureStep {
   readonly who?: 'driver' | 'helper' | 'both';
   /** Must be answered with yes before the next step; otherwise it ends here, and this says why. */
   readonly gate?: { readonly ask: string; readonly otherwise: string };
+  /** The rated charts of the unit are looked up here. */
+  readonly chart?: boolean;
   /** Held at least this long, seconds. */
   readonly holdSeconds?: number;
   /** Too slow when it takes longer, seconds. */

@@ -1,4 +1,4 @@
-import { findCardFaults, sortsOfWheels, wheelPlaces, wheelShapes, wheelStops } from '../card';
+import { isWhole, sortsOfWheels, wheelPlaces, wheelShapes, wheelStops } from '../card';
 import type { Card, Module, Place, RunningGear, Tank } from '../catalogue';
 
 /** What of a card decides which places a unit has: units with the same share one module. */
@@ -14,10 +14,11 @@ export function shapeOfCard(card: Card | undefined): string[] {
 export function byCard(module: Module, card: Card | undefined): Module {
   if (!card) return module;
   const { axles, tanks } = card;
-  const mayBe = (part: Card) => findCardFaults('', {}, part, module).length === 0;
   const withTanks =
-    tanks && mayBe({ tanks }) ? { ...module, places: withTankPlaces(module, tanks) } : module;
-  return axles && module.runningGear && mayBe({ axles })
+    tanks && isWhole({ tanks }, module)
+      ? { ...module, places: withTankPlaces(module, tanks) }
+      : module;
+  return axles && module.runningGear && isWhole({ axles }, module)
     ? withAxles(withTanks, { ...module.runningGear, axles })
     : withTanks;
 }

@@ -349,6 +349,7 @@ export const moduleSchema: ObjectSchema<object> = object({
             .noUnknown()
             .default(undefined)
             .optional(),
+          chart: boolean(),
           holdSeconds: number().positive().max(1800),
           withinSeconds: number().positive().max(1800),
           fails: array(id()).required(),

@@ -35,6 +35,20 @@ export function formatWhen(time: string | number, now: number = Date.now()): str
   return new Intl.DateTimeFormat(undefined, { dateStyle: 'medium' }).format(date);
 }
 
+/** A day of a card, `YYYY-MM-DD`, in the reader's habit; it is the same day wherever it is read. */
+export function formatDay(day: string): string {
+  return new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeZone: 'UTC' }).format(
+    new Date(`${day}T00:00:00Z`),
+  );
+}
+
+/** The day where the reader stands, `YYYY-MM-DD`. */
+export function dayHere(time: number = Date.now()): string {
+  const date = new Date(time);
+  const two = (part: number) => String(part).padStart(2, '0');
+  return `${date.getFullYear()}-${two(date.getMonth() + 1)}-${two(date.getDate())}`;
+}
+
 function startOfDay(time: number): number {
   const date = new Date(time);
   return new Date(date.getFullYear(), date.getMonth(), date.getDate()).getTime();

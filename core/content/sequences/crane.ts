@@ -92,6 +92,7 @@ export function setUpSequences(of: SetUp): Sequence[] {
           },
         ),
         step('load', 'Mass of the heaviest lift, its radius, the line of the rated chart for it.', {
+          chart: true,
           ask: [
             'Mass known, and less than the chart allows at that radius with hook and slings?',
             'An unknown mass is not lifted. Weigh it or take it for the largest that it may be.',

@@ -14,8 +14,9 @@ import { useMemo, useState } from 'react';
 import { v7 as newId } from 'uuid';
 import { Body, Button, Card, Field, Heading, Screen, Soft } from '@/design';
 import { Opening } from '@/drawing';
-import { useWords } from '@/i18n';
+import { dayHere, useWords } from '@/i18n';
 import { PlanSheet, usePlanning } from './plan';
+import { CardNotes } from './card-notes';
 import { ConditionsFields } from './conditions';
 import { useConditions } from './use-conditions';
 import { useHabit, useModulesOf, useReference, useSession } from '@/state';
@@ -202,6 +203,7 @@ export function BeginScreen(props: BeginScreenProps) {
         </>
       }
     >
+      <CardNotes rig={plan.rig} habit={habit} today={dayHere()} />
       <ConditionsFields
         conditions={conditions}
         carries={plan.capabilities.includes('passengers')}

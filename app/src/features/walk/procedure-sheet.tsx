@@ -11,7 +11,7 @@ import {
   waitOf,
   type Run,
 } from '@nazar/core/procedure';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { Body, Button, Figure, Heading, Sheet, SignalWords, Soft } from '@/design';
 import { useWords } from '@/i18n';
@@ -21,6 +21,8 @@ interface ProcedureSheetProps {
   readonly procedure: Procedure;
   readonly check: Check;
   readonly habit: UnitHabit;
+  /** Looks up the rated charts of the unit, in a step that asks for it. */
+  readonly chart?: ReactNode;
   /** Whoever watches; undefined where nobody helps. */
   readonly helper?: string;
   readonly onGood: () => void;
@@ -125,6 +127,7 @@ export function ProcedureSheet(props: ProcedureSheetProps) {
           </Heading>
           {step.who ? <Soft>{t(`cycle.who.${step.who}`)}</Soft> : null}
           {step.see ? <Body>{t('cycle.see', { words: step.see })}</Body> : null}
+          {step.chart ? props.chart : null}
           {step.gate ? <Body className="font-thick">{step.gate.ask}</Body> : null}
           {wait?.code === 'hold' ? (
             <Figure>{t('cycle.hold', { count: wait.seconds })}</Figure>

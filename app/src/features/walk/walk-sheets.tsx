@@ -14,6 +14,7 @@ import { KeysSheet } from './keys-sheet';
 import { LampSheet } from './lamp-sheet';
 import type { LastReading } from './dock';
 import { ProcedureSheet } from './procedure-sheet';
+import { RatedLoad } from './rated-load';
 import { ReadingSheet } from './reading-sheet';
 import { RepairsSheet } from './repairs';
 import { StandSheet } from './state-bar';
@@ -67,6 +68,7 @@ export function WalkSheets(props: WalkSheetsProps) {
   const { sheet, walk, live, current, assessed, habit, procedure, answers, open, close } = props;
   const { inspection, rig } = walk;
   const { key } = current;
+  const placed = rig.units.find(({ unit }) => unit.id === current.unit.id);
   switch (sheet) {
     case 'reading':
       return (
@@ -92,6 +94,7 @@ export function WalkSheets(props: WalkSheetsProps) {
           procedure={procedure}
           check={current.check}
           habit={habit}
+          chart={placed && <RatedLoad placed={placed} habit={habit} />}
           helper={inspection.course.helper?.name}
           onGood={() => void answers.answer({ outcome: 'sound' })}
           onFailed={(symptomId) => props.onFault(key, symptomId)}

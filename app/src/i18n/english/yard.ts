@@ -84,9 +84,26 @@ export const yard = {
     notSound:
       'The check is not answered. Play it again when this has changed, or say why it cannot be looked at.',
   },
+  ratedLoad: {
+    none: 'No rated chart stands on its card. Read the one in the cab.',
+    noNumber: 'Type a number, like 6.5',
+    radius: 'Radius ({{unit}})',
+    boom: 'Boom out ({{unit}})',
+    line: 'By the line for {{radius}} with {{boom}} of boom: the smaller load counts, nothing is guessed between.',
+    guide:
+      'Hook, slings and all that hangs on the rope are part of the load. The chart in the cab decides.',
+    outside: {
+      radius: 'Further out than the chart goes. Nothing is lifted there.',
+      length: 'More boom than the chart knows. Nothing is lifted.',
+      'not-allowed': 'Not allowed: the boom is too long or too flat there.',
+    },
+  },
   otherWalks: { title: 'Other walks', open: 'Other walk', none: 'nothing to ask' },
   begin: {
     title: 'Conditions',
+    cards: 'What the cards say',
+    pastDate:
+      '{{unit}}: {{item}} was good until {{until}}. Show it to the office before it leaves.',
     light: 'Light',
     daylight: 'Daylight',
     dark: 'Dark',
