@@ -2,6 +2,7 @@ import type { Circumstance, Need, Phase } from '../catalogue';
 import type { CheckInstance, Rig } from '../rig';
 import { cutIntoBlocks, type Block, type Rule, type Task } from './blocks';
 import {
+  changesOf,
   findHelperless,
   orderWalk,
   USUAL_PACE,
@@ -213,12 +214,8 @@ function toStops(task: Task, happenings: readonly Happening[]): PlannedStop[] {
   const stops: PlannedStop[] = [];
   const seen = new Map<string, number>();
   const waits = new Set<Awaited>();
-  happenings.forEach((happening, index) => {
-    if (happening.kind === 'change' && happening.change === 'start')
-      for (const clock of ['air', 'warm'] as const) waits.add(clock);
-    if (happening.kind === 'change' && happening.change === 'power-take-off') waits.add('oil');
-    if (happening.kind !== 'check') return;
-    const block = blocks[happening.block];
+  const takeUp = ({ block: at, ...done }: Extract<Happening, { kind: 'check' }>, index: number) => {
+    const block = blocks[at];
     if (block.requirement.air !== undefined) waits.delete('air');
     if (block.requirement.clocks.includes('oil')) waits.delete('oil');
     if (block.requirement.clocks.includes('warm')) waits.delete('warm');
@@ -227,7 +224,7 @@ function toStops(task: Task, happenings: readonly Happening[]): PlannedStop[] {
       stops[stops.length - 1] = {
         ...last,
         instances: [...last.instances, ...block.instances],
-        seconds: happening.at + happening.seconds - last.at,
+        seconds: done.at + done.seconds - last.at,
       };
       return;
     }
@@ -237,11 +234,18 @@ function toStops(task: Task, happenings: readonly Happening[]): PlannedStop[] {
       key: times === 1 ? block.zone.key : `${block.zone.key}#${times}`,
       zone: block.zone,
       instances: block.instances,
-      at: happening.at,
-      seconds: happening.seconds,
-      because: reasonOf(task, happening.block, waits, happenings, index),
+      at: done.at,
+      seconds: done.seconds,
+      because: reasonOf(task, at, waits, happenings, index),
       block: block.key,
     });
+  };
+  happenings.forEach((happening, index) => {
+    if (happening.kind === 'check') takeUp(happening, index);
+    // A clock begins after what set it going, also where a check did that itself.
+    const changes = changesOf(happening);
+    if (changes.includes('start')) for (const clock of ['air', 'warm'] as const) waits.add(clock);
+    if (changes.includes('power-take-off')) waits.add('oil');
   });
   return stops;
 }
@@ -274,7 +278,7 @@ function inUsualOrder(
       [happening.block, ...inGo.slice(-1)].some((at) => acts(blocks[at].requirement)) ||
       inGo.some((before) => ruleOf(before, happening.block)) ||
       (clocks && waits(blocks[happening.block].requirement));
-    if (happening.kind === 'change' && happening.change === 'start') clocks = true;
+    if (changesOf(happening).includes('start')) clocks = true;
     if (breaks) {
       go += 1;
       inGo = [];

@@ -1,3 +1,4 @@
+export { changesOf } from './changes-of';
 export { countMoved } from './count-moved';
 export { floorOf } from './floor';
 export { followPlan, toKeptStops, type Followed, type KeptStop } from './follow-plan';

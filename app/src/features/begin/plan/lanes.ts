@@ -1,4 +1,5 @@
 import type { Happening, Plan } from '@nazar/core/planner';
+import { changesOf } from '@nazar/core/planning';
 import { USUAL_PACE } from '@nazar/core/planning';
 import {
   transitionOf,
@@ -30,13 +31,9 @@ interface LaneRequest {
 
 /** What runs beside what: the driver, the helper, and every clock that somebody waits for. Seconds. */
 export function toLanes({ happenings, helped, clocks, end, freezing }: LaneRequest): Lane[] {
-  const changes = happenings.flatMap((each) => {
-    const { at, seconds } = each;
-    if (each.kind === 'change') return [{ at, end: at + seconds, change: each.change }];
-    return each.kind === 'check'
-      ? each.does.map((change) => ({ at, end: at + seconds, change }))
-      : [];
-  });
+  const changes = happenings.flatMap((each) =>
+    changesOf(each).map((change) => ({ at: each.at, end: each.at + each.seconds, change })),
+  );
   /** While a part of the vehicle is in one of these values, by the table of how it stands. */
   const lasting = (of: DimensionId, values: readonly string[]): Span[] => {
     const spans: Span[] = [];

@@ -1,6 +1,6 @@
 import type { Circumstance } from '@nazar/core/catalogue';
 import { formatSi, unitFor } from '@nazar/core/quantity';
-import { followPlan, USUAL_PACE } from '@nazar/core/planning';
+import { changesOf, followPlan, USUAL_PACE } from '@nazar/core/planning';
 import type { Rig } from '@nazar/core/rig';
 import { say } from '@nazar/core/words';
 import { useMemo } from 'react';
@@ -103,9 +103,7 @@ export function PlanSheet(props: PlanSheetProps) {
                   </Soft>
                 ))}
                 {circumstances.includes('freezing') &&
-                plan.happenings.some(
-                  (each) => each.kind === 'change' && each.change === 'power-take-off',
-                ) ? (
+                plan.happenings.some((each) => changesOf(each).includes('power-take-off')) ? (
                   <Soft>
                     {t('station.frostOil', {
                       minutes: USUAL_PACE.oilWarmUpInFrost / 60,
