@@ -316,7 +316,13 @@ export async function goToCheckAt(page: Page, stop: RegExp, title: RegExp): Prom
       await places.nth(at).click();
       found = (await row.count()) > 0;
     }
-    await row.first().click();
+    // An engine that was started a moment ago has the rest planned anew: the check may stand at another stop by now.
+    const reached = await row
+      .first()
+      .click({ timeout: 3_000 })
+      .then(() => true)
+      .catch(() => false);
+    if (!reached) continue;
     await takeSteps(page);
     const first = page.getByTestId('step-first');
     if ((await first.count()) === 0) return;

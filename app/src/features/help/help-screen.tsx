@@ -169,7 +169,7 @@ function AnswerCard({
       ))}
       <View className="flex-row gap-2">
         <Button
-          className="min-h-[72px] flex-1"
+          className="flex-1"
           title={t(dark ? 'helping.dark' : 'helping.fault')}
           onPress={() => {
             if (!dark) onFault(key);
@@ -193,7 +193,7 @@ function AnswerCard({
         />
         <Button
           look="main"
-          className="min-h-[72px] flex-1"
+          className="flex-1"
           testID="helper-good"
           title={t(lamp ? 'helping.lit' : 'helping.good')}
           onPress={() =>

@@ -148,7 +148,7 @@ export function Dock(props: DockProps) {
     <View
       testID="dock"
       className={`min-h-0 border-t-2 border-line bg-surface ${props.whole ? '' : 'shrink'} ${
-        warns ? 'max-h-full' : 'max-h-[70%]'
+        warns || props.forbidden ? 'max-h-full' : 'max-h-[70%]'
       }`}
     >
       {props.whole ? (
@@ -254,7 +254,7 @@ const AnswerButtons = memo(function AnswerButtons(props: AnswerButtonsProps) {
         // A cycle is stepped through, or it is not made: nobody waves it through.
         <Button
           look="main"
-          className="min-h-[72px]"
+
           testID="play"
           title={t('cycle.play')}
           onPress={props.onPlay}
@@ -262,7 +262,7 @@ const AnswerButtons = memo(function AnswerButtons(props: AnswerButtonsProps) {
       ) : measures === 'must' || again ? (
         <Button
           look="main"
-          className="min-h-[72px]"
+
           title={t(again ? 'walk.measureAgain' : 'walk.measure')}
           onPress={props.onMeasure}
         />
@@ -271,14 +271,14 @@ const AnswerButtons = memo(function AnswerButtons(props: AnswerButtonsProps) {
           <Body className="font-thick">{t('walk.knownOpen', { words: props.open })}</Body>
           <View className="flex-row gap-2">
             <Button
-              className="min-h-[72px] flex-1"
+              className="flex-1"
               testID="looks-repaired"
               title={t('walk.looksRepaired')}
               onPress={props.onLooksRepaired}
             />
             <Button
               look="main"
-              className="min-h-[72px] flex-1"
+              className="flex-1"
               testID="still-there"
               title={t('walk.stillThere')}
               onPress={props.onStillThere}
@@ -288,7 +288,7 @@ const AnswerButtons = memo(function AnswerButtons(props: AnswerButtonsProps) {
       ) : (
         <Button
           look="main"
-          className="min-h-[72px]"
+
           testID={props.counts ? 'count' : 'sound'}
           title={t(props.counts ? 'count.open' : 'walk.sound')}
           onPress={props.onSound}
@@ -326,7 +326,7 @@ function AnsweredButtons(props: DockProps) {
           <Body role="alert">{t('walk.asksReading')}</Body>
           <Button
             look="main"
-            className="min-h-[72px]"
+
             testID="measure-beside"
             title={t('walk.measure')}
             onPress={props.onMeasure}
@@ -335,7 +335,7 @@ function AnsweredButtons(props: DockProps) {
       ) : null}
       <Button
         look={props.assessed.asksReading ? 'plain' : 'main'}
-        className="min-h-[72px]"
+
         testID={`next-${props.onward.to}`}
         title={props.onward.title}
         onPress={props.onward.go}

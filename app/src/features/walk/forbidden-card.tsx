@@ -33,7 +33,7 @@ export function ForbiddenCard({ forbidden, onLeave, onFault }: ForbiddenCardProp
       <Button title={t('walk.fault')} onPress={onFault} />
       <Button
         look="main"
-        className="min-h-[72px]"
+
         testID="leave-out"
         title={t('forbidden.leave')}
         onPress={() =>

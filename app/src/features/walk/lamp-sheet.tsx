@@ -83,7 +83,7 @@ export function LampSheet(props: LampSheetProps) {
             <Button title={t('lampWalk.later')} onPress={() => goOn(call.key)} />
             <View className="flex-row gap-2">
               <Button
-                className="min-h-[72px] flex-1"
+                className="flex-1"
                 title={t('lampWalk.dark')}
                 onPress={() => {
                   onDark(call.instance, darkSymptomOf(call.instance) ?? '');
@@ -92,7 +92,7 @@ export function LampSheet(props: LampSheetProps) {
               />
               <Button
                 look="main"
-                className="min-h-[72px] flex-1"
+                className="flex-1"
                 testID="lit"
                 title={t('lampWalk.lit')}
                 onPress={() => {
@@ -105,7 +105,7 @@ export function LampSheet(props: LampSheetProps) {
         ) : open.length > 0 ? (
           <Button
             look="main"
-            className="min-h-[72px]"
+
             title={t('lampWalk.begin')}
             onPress={() => {
               if (!lampsOn) onLampsOn();

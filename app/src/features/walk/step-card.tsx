@@ -66,7 +66,7 @@ export function StepCard(props: StepCardProps) {
           <Others {...props} />
           <View className="flex-row gap-2">
             <Button
-              className="min-h-[72px] flex-1"
+              className="flex-1"
               look={step.orWord ? 'plain' : 'main'}
               title={t('wait.meanwhile')}
               onPress={onElsewhere}
@@ -74,7 +74,7 @@ export function StepCard(props: StepCardProps) {
             {step.orWord ? (
               <Button
                 look="main"
-                className="min-h-[72px] flex-1"
+                className="flex-1"
                 testID="step-done"
                 title={t(`affirm.${step.orWord}.yes`)}
                 onPress={onDone}
@@ -101,7 +101,7 @@ function GoOn(props: {
   readonly title: string;
   readonly onPress: () => void;
 }) {
-  return <Button look="main" className="min-h-[72px]" {...props} />;
+  return <Button look="main" {...props} />;
 }
 
 /** What is possible whatever comes first: it cannot be looked at, or a fault is in plain sight. */

@@ -44,14 +44,15 @@ export function WalkBoard(props: WalkBoardProps) {
   const { log } = useWalkSession();
   const { walk, personId, onFault, onVerdict, onLeave } = props;
   const t = useWords();
-  const room = useRoom();
-  const { wide } = room;
   const habit = useHabit();
   const gloves = usePreferences((state) => state.gloves);
   const { inspection, assessment, rig, stops } = walk;
   const position = usePosition(walk, props.at);
   const { stop, stopIndex, current } = position;
   const live = useLive(walk, personId);
+  const forbidden = live.forbidden.get(current.key);
+  const room = useRoom(forbidden !== undefined);
+  const { wide } = room;
   const replanning = useReplanning(walk, live, stop.zone.key);
   const clock = useClockWatch(inspection.id, personId);
   const { helper, asked } = inspection.course;
@@ -97,7 +98,6 @@ export function WalkBoard(props: WalkBoardProps) {
   const reading = current.check.reading;
   const canAnswer = assessed?.state === 'unanswered' || assessed?.state === 'again';
   const { step, take, elsewhere } = useStep(walk, live, position);
-  const forbidden = live.forbidden.get(key);
   const free = canAnswer && !step && !forbidden;
   const after = stopAfter(walk, stopIndex);
   const goOn = () => (after === undefined ? onVerdict() : position.goToStop(after));

@@ -7,6 +7,8 @@ import { SHORT } from './dock';
 
 /** Less high than this, the screen scrolls as a whole: large letters, a small phone, px. */
 const WHOLE = 600;
+/** Less high than this, what can kill and what is forbidden have no room beside news and list, px. */
+const TALL = 860;
 /** From this width on drawing and list stand side by side, px. */
 const WIDE = 900;
 
@@ -16,12 +18,14 @@ export interface Room {
   /** A very short screen scrolls as a whole. */
   readonly whole: boolean;
   readonly height: number;
+  /** The present check must not be made: why takes room. */
+  readonly forbids: boolean;
 }
 
-export function useRoom(): Room {
+export function useRoom(forbids: boolean): Room {
   const { width, height } = useWindowDimensions();
   const wide = width >= WIDE;
-  return { wide, whole: !wide && height < WHOLE, height };
+  return { wide, whole: !wide && height < (forbids ? SHORT : WHOLE), height, forbids };
 }
 
 interface WalkLayoutProps {
@@ -32,6 +36,7 @@ interface WalkLayoutProps {
   readonly grave: boolean;
   /** Clocks and gloves take room on a phone; the drawing gives it, never the words of a caution. */
   readonly cramped: boolean;
+  /** Something comes before the answer: its words take the room of the drawing. */
   readonly hasStep: boolean;
   readonly cautions: readonly Caution[];
   readonly top: ReactNode;
@@ -45,8 +50,8 @@ interface WalkLayoutProps {
 }
 
 /** News and the list of checks stand inside of the dock where the screen is too short for them beside it. */
-export const standsInDock = ({ whole, height }: Room, grave: boolean): boolean =>
-  whole || (grave && height < SHORT);
+export const standsInDock = ({ whole, height, forbids }: Room, grave: boolean): boolean =>
+  whole || (grave && height < (forbids ? TALL : SHORT));
 
 /** Where the parts of a walk stand on a phone, on a very short one, and on a wide screen. */
 export function WalkLayout(props: WalkLayoutProps) {
@@ -54,7 +59,8 @@ export function WalkLayout(props: WalkLayoutProps) {
   const t = useWords();
   const { wide, whole, height } = room;
   const inDock = standsInDock(room, grave);
-  const showsMap = wide || (!banners && !grave && !props.hasStep && height >= SHORT);
+  const showsMap =
+    wide || (!banners && !grave && !props.hasStep && !room.forbids && height >= SHORT);
   return (
     <>
       {whole ? null : top}
