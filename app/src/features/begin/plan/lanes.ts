@@ -1,5 +1,5 @@
 import type { Happening, Plan } from '@nazar/core/planner';
-import { changesOf , USUAL_PACE } from '@nazar/core/planning';
+import { changesOf, USUAL_PACE } from '@nazar/core/planning';
 import {
   transitionOf,
   type Clock,
