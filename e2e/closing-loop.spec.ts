@@ -48,7 +48,7 @@ test('a defect keeps the rig in, is repaired, read, and found again as a return'
   await signIn(page, 'Jonah Sterk');
   const supervisor = await device(browser, 'Sanna Veit');
   const bench = await device(browser, 'Henk Lorring', true);
-  const row = bench.getByRole('button', { name: /^305 · One nut/ });
+  const row = bench.getByRole('button', { name: /^305 · Wheel nuts.*One nut/ });
 
   await test.step('a major defect: the job of tonight cannot be done', async () => {
     await beginWalk(page, /^305/);
@@ -66,7 +66,7 @@ test('a defect keeps the rig in, is repaired, read, and found again as a return'
     await button(page, 'Sign out').click();
     await expect(page.getByRole('alert').filter({ hasText: 'Blocked: Road' })).toBeVisible();
     await expect(
-      page.getByText('Look at every nut, feel for a loose one (left steer)').first(),
+      page.getByText('Wheel nuts, left steer').first(),
     ).toBeVisible();
     await expect(button(page, /^Sign out/)).toBeDisabled();
   });
@@ -136,7 +136,7 @@ test('a defect keeps the rig in, is repaired, read, and found again as a return'
       faults: [{ on: 'truck.wheel.nuts/steer-left', symptom: 'nut-streak' }],
     });
     await bench.reload();
-    const again = bench.getByRole('button', { name: /^305 · Rust streak/ });
+    const again = bench.getByRole('button', { name: /^305 · Wheel nuts.*Rust streak/ });
     await expect(again).toContainText('came back');
     await again.click();
     await expect(bench.getByText(/Studs and nuts renewed, torqued by the manual/)).toBeVisible();

@@ -55,8 +55,9 @@ export async function signIn(page: Page, name: string): Promise<void> {
   await expect(page.getByRole('heading', { level: 1, name: /Today|Workshop/ })).toBeVisible();
 }
 
-/** A dry day without frost. */
+/** A dry day without frost. The clock of the page is wound by us from here on, before a walk watches it. */
 export async function sayConditions(page: Page): Promise<void> {
+  await ownClock(page);
   for (const said of ['Daylight', 'Dry', 'Above freezing']) await button(page, said).click();
 }
 
@@ -88,7 +89,7 @@ const dock = (page: Page): Locator => page.getByTestId('dock');
 
 /** Title of the check that the dock shows. */
 export async function currentCheck(page: Page): Promise<string> {
-  return dock(page).getByRole('heading', { level: 2 }).innerText();
+  return dock(page).getByRole('heading', { level: 2 }).first().innerText();
 }
 
 export async function typeReading(page: Page, digits: string): Promise<void> {
@@ -129,22 +130,28 @@ export async function typeTag(page: Page): Promise<void> {
 const wound = new WeakMap<Page, { by: number }>();
 
 /**
- * Winds the clock on, as a phone that lay in the pocket would find it: the clock of the page, and the time of the server as
- * the page sees it.
+ * Takes the clock of the page over, and the time of the server as the page sees it. While it is taken over the page reads 1970 for a
+ * moment: a walk that runs then would enter that its phone was set, so it is done before one begins.
  */
+export async function ownClock(page: Page): Promise<{ by: number }> {
+  const known = wound.get(page);
+  if (known) return known;
+  const clock = { by: 0 };
+  wound.set(page, clock);
+  await page.route('**/api/reference', async (route) => {
+    // Without a network there is no answer to change.
+    const response = await route.fetch().catch(() => undefined);
+    if (!response) return route.abort();
+    const body = await response.json();
+    return route.fulfill({ response, json: { ...body, serverTime: body.serverTime + clock.by } });
+  });
+  await page.clock.install({ time: Date.now() });
+  return clock;
+}
+
+/** Winds the clock on, as a phone that lay in the pocket would find it. */
 export async function windOn(page: Page, milliseconds: number): Promise<void> {
-  let clock = wound.get(page);
-  if (!clock) {
-    const made = { by: 0 };
-    clock = made;
-    wound.set(page, made);
-    await page.route('**/api/reference', async (route) => {
-      const response = await route.fetch();
-      const body = await response.json();
-      await route.fulfill({ response, json: { ...body, serverTime: body.serverTime + made.by } });
-    });
-    await page.clock.install({ time: Date.now() });
-  }
+  const clock = await ownClock(page);
   clock.by += milliseconds;
   await page.clock.fastForward(milliseconds);
 }

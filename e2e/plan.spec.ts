@@ -4,6 +4,7 @@ import {
   answerStop,
   button,
   drawSignature,
+  ownClock,
   saving,
   signIn,
   startEngine,
@@ -24,6 +25,7 @@ test('a plow truck in the dark at twelve below: planned, walked with a helper, c
 }) => {
   test.setTimeout(300_000);
   await signIn(page, 'Arvid Noll');
+  await ownClock(page);
   const { rigs } = await (await page.context().request.get(address('/api/reference'))).json();
   const rig = rigs.find(({ title }: { title: string }) => title.startsWith('226'));
   await page.goto(address(`/begin?rig=${rig.id}&phase=pre-trip`));

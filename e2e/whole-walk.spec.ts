@@ -92,7 +92,7 @@ test('from sign-in to a sealed report, a repair, and the next driver', async ({
 
   await test.step('the verdict says why, and is signed', async () => {
     await expect(page.getByRole('heading', { name: 'Does not roll' })).toBeVisible();
-    await expect(page.getByText('Measure the tread (left steer)', { exact: true })).toBeVisible();
+    await expect(page.getByText('Tread, left steer', { exact: true })).toBeVisible();
     await button(page, 'Sign and seal').click();
     await expect(page.getByRole('alert')).toHaveText('Sign on the pad first.');
     await drawSignature(page);

@@ -28,7 +28,7 @@ test('the bench: a minor defect put off keeps its place in the list, with the da
   page,
 }) => {
   await signIn(page, 'Rasmus Feld');
-  const coolant = page.getByRole('button', { name: /^223 · Coolant/ });
+  const coolant = page.getByRole('button', { name: /^223 · .*Coolant/ });
   await coolant.click();
   await button(page, 'Put off').click();
   await page.getByLabel('Why it can wait').fill('Hose clamp ordered');
@@ -54,8 +54,11 @@ test('the walk on a wide screen by keyboard alone', async ({ page }) => {
   await beginWalk(page, /^214/);
   const dialog = page.getByRole('dialog', { name: 'Repairs to acknowledge' });
   await expect(dialog).toBeVisible();
-  await page.keyboard.press('Escape');
-  await expect(dialog).toHaveCount(0);
+  // A sheet listens to keys once it has risen.
+  await expect(async () => {
+    await page.keyboard.press('Escape');
+    await expect(dialog).toHaveCount(0, { timeout: 1_000 });
+  }).toPass();
   const first = await currentCheck(page);
   await page.keyboard.press('s');
   await expect.poll(() => currentCheck(page)).not.toBe(first);

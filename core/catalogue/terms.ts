@@ -43,6 +43,8 @@ export const PHASES = [
   'hook-up',
   'storage',
   'before-use',
+  'jump-start',
+  'towed-away',
 ] as const;
 export type Phase = (typeof PHASES)[number];
 

@@ -3,6 +3,7 @@ import type { Module } from './types';
 /** Fields whose text a driver reads. What a rule, a schedule or a unit is called is no text: it is the same in every language. */
 const TEXTS: ReadonlySet<string> = new Set([
   'title',
+  'partName',
   'criterion',
   'why',
   'ask',

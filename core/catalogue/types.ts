@@ -193,7 +193,10 @@ export interface Movement {
 
 export interface Check {
   readonly id: string;
+  /** What the driver is told to do. */
   readonly title: string;
+  /** What is looked at, a noun for lists and reports; catalogues of before have none. */
+  readonly partName?: string;
   readonly zone: string;
   /** Places of this sort each get their own instance of the check. */
   readonly each?: string;

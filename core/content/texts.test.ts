@@ -28,6 +28,7 @@ function shownOf(module: Module): (string | undefined)[] {
     ]),
     ...module.checks.flatMap((check) => [
       check.title,
+      check.partName,
       check.criterion,
       check.why,
       check.reading?.ask,

@@ -34,6 +34,8 @@ type CheckDraft = Pick<
   'id' | 'title' | 'zone' | 'method' | 'seconds' | 'criterion' | 'symptoms' | 'why'
 > &
   Partial<Check> & {
+    /** Every check of ours has the noun of its part. */
+    readonly partName: string;
     /** How a driver puts a symptom right on the spot, by the id of the symptom: what wipes a lens does not mend a broken one. */
     readonly fixes?: Readonly<Record<string, readonly string[]>>;
   };

@@ -1,3 +1,4 @@
+import { partAt } from '../catalogue';
 import {
   barredFinding,
   gapFinding,
@@ -21,14 +22,10 @@ export function named(situation: Situation): NamedSituation {
   return { ...situation, name: nameSituation(situation) };
 }
 
-function titleOf({ check, place }: CheckInstance): string {
-  return place ? `${check.title} (${place.title})` : check.title;
-}
-
 const toGap = (instance: CheckInstance): Gap => ({
   about: instance.key,
   unitId: instance.unit.id,
-  title: titleOf(instance),
+  title: partAt(instance.check, instance.place),
   symptoms: instance.check.symptoms,
 });
 
@@ -58,10 +55,18 @@ export function toFinding(
   const { key: about, unit } = instance;
   if (mended !== undefined) {
     const chain: Reason[] = [...graded.chain, { code: 'mended-since', words: mended }];
-    const title = titleOf(instance);
+    const title = partAt(instance.check, instance.place);
     return [{ kind: 'fault', about, unitId: unit.id, title, grade: 'note', blocks: [], chain }];
   }
-  return [{ kind: 'fault', about, unitId: unit.id, title: titleOf(instance), ...graded }];
+  return [
+    {
+      kind: 'fault',
+      about,
+      unitId: unit.id,
+      title: partAt(instance.check, instance.place),
+      ...graded,
+    },
+  ];
 }
 
 /** Most of a walk is unanswered most of the time, and each touch asks again: made once per situation. */

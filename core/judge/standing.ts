@@ -37,7 +37,13 @@ const UP = 100;
 const FULL = 120;
 /** Least pressure at which a spring brake lets go, less the error of a gauge, psi. */
 const LETS_GO = 59.5;
-const LEAVES: ReadonlySet<Phase> = new Set(['pre-trip', 'under-way', 'before-use', 'hook-up']);
+const LEAVES: ReadonlySet<Phase> = new Set([
+  'pre-trip',
+  'under-way',
+  'before-use',
+  'hook-up',
+  'jump-start',
+]);
 
 /** Parked overnight: engine off, key away, brake set, everything stowed, blades on the ground. */
 export function parked(rig: Rig, phase: Phase): Beginning {
@@ -351,7 +357,11 @@ export class Standing {
       this.powerTakeOff = false;
       this.key = 'pocket';
     }
-    if (/^start in neutral\b/i.test(title) || /^hold the pedal and start\b/i.test(title)) {
+    if (
+      /^start in neutral\b/i.test(title) ||
+      /^hold the pedal and start\b/i.test(title) ||
+      /^start it from the battery\b/i.test(title)
+    ) {
       this.engine = true;
       this.key = 'on';
     }

@@ -32,7 +32,7 @@ describe('what bears on a walk', () => {
           id: 'hose',
           key: '214/truck.brake.hose/steer-right',
           unitId: '214',
-          title: 'Brake hose (steer axle, right)',
+          title: 'Brake hose, steer axle, right',
           grade: 'minor',
           blocks: ['tow'],
           words: 'Chafed',
@@ -93,7 +93,7 @@ describe('what bears on a walk', () => {
       {
         defectId: 'hose',
         unitId: '214',
-        title: 'Brake hose (steer axle, right)',
+        title: 'Brake hose, steer axle, right',
         words: 'New hose',
       },
     ]);

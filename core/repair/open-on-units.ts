@@ -1,6 +1,6 @@
 import type { KnownDefect, UnreadRepair } from '../grading';
 import type { DefectRecord } from './defect-record';
-import { OPEN_STATUSES, UNREAD_STATUSES } from '../catalogue';
+import { OPEN_STATUSES, UNREAD_STATUSES, atPlace } from '../catalogue';
 
 /** What of a defect bears on a walk round its unit. */
 export type DefectOnUnit = Pick<
@@ -34,16 +34,12 @@ export interface OpenOnUnits {
   readonly unread: readonly UnreadRepair[];
 }
 
-function titleOf({ title, place }: DefectOnUnit): string {
-  return place ? `${title} (${place})` : title;
-}
-
 function toKnown(defect: DefectOnUnit): KnownDefect {
   return {
     id: defect.id,
     key: defect.key,
     unitId: defect.unitId,
-    title: titleOf(defect),
+    title: atPlace(defect.title, defect.place),
     grade: defect.grade,
     blocks: defect.blocks,
     words: defect.symptom,
@@ -78,7 +74,7 @@ export function openOnUnits(
       .map((defect) => ({
         defectId: defect.id,
         unitId: defect.unitId,
-        title: titleOf(defect),
+        title: atPlace(defect.title, defect.place),
         words: defect.outcomeWords ?? '',
       })),
   };

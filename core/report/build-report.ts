@@ -1,4 +1,4 @@
-import type { SwitchedOffCheck } from '../catalogue';
+import { partOf, type SwitchedOffCheck } from '../catalogue';
 import {
   droppedUnits,
   faultsOf,
@@ -97,7 +97,7 @@ export function buildReport(request: BuildReportRequest): Report {
           ? [
               {
                 check: check.id,
-                title: check.title,
+                title: partOf(check),
                 reason: `Not made with ${carries.number} in or on it.`,
               },
             ]
@@ -204,7 +204,7 @@ function toAnswer(instance: CheckInstance, request: BuildReportRequest): ReportA
       key: instance.key,
       unit: instance.unit.number,
       check: instance.check.id,
-      title: instance.check.title,
+      title: partOf(instance.check),
       place: instance.place?.title,
       outcome: state,
       reason: answer.outcome === 'not-looked' ? answer.reason : undefined,
@@ -262,7 +262,7 @@ function toDefect(instance: CheckInstance, request: BuildReportRequest): ReportD
       id: fault.defectId,
       key: instance.key,
       unit: instance.unit.number,
-      title: instance.check.title,
+      title: partOf(instance.check),
       place: instance.place?.title,
       symptom: wordsOf(instance.check, fault),
       extent: symptom?.scale?.steps.find((each) => each.id === fault.stepId)?.words,

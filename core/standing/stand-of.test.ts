@@ -17,7 +17,7 @@ const lamp: DefectOnUnit = {
   unitId: truck.id,
   inspectionId: '01900000-0000-7000-8000-00000000aaaa',
   key: `${truck.id}/truck.lamp.rear/rear-lamps-left`,
-  title: 'Look at the tail lamp',
+  title: 'Tail lamp',
   place: 'left',
   grade: 'minor',
   blocks: [],
@@ -76,7 +76,7 @@ it('asks for a repair to be read, and for nothing else of it', () => {
     {
       defectId: lamp.id,
       unitId: truck.id,
-      title: 'Look at the tail lamp (left)',
+      title: 'Tail lamp, left',
       words: 'New bulb',
     },
   ]);

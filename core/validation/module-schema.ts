@@ -144,6 +144,7 @@ const symptom = object({
 export const checkSchema = object({
   id: id(),
   title: words(),
+  partName: string().trim().min(2).max(60),
   zone: id(),
   each: string(),
   method: string()

@@ -4,7 +4,7 @@ import { DIMENSIONS, DIMENSION_IDS, dimension, type DimensionId, type States } f
 export type EndState = 'ready to leave' | 'parked and secured';
 
 /** Walks after which somebody drives off, or works on. */
-const LEAVING = new Set(['pre-trip', 'under-way', 'before-use', 'hook-up']);
+const LEAVING = new Set(['pre-trip', 'under-way', 'before-use', 'hook-up', 'jump-start']);
 /** Walks that begin just after a drive: blades are up, the key is in. */
 const DRIVEN = new Set(['post-trip', 'under-way']);
 

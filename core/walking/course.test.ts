@@ -211,13 +211,13 @@ describe('what turns a plan', () => {
     const unseen = begun();
     unseen.add('answered', { key: hose.key, outcome: 'not-looked', reason: 'Snow' });
     expect(turns(unseen)).toMatchObject([
-      { code: 'forbidden', title: hose.check.title, count: 3, unseen: true },
+      { code: 'forbidden', title: 'Brake hose, left steer', count: 3, unseen: true },
     ]);
     const failed = begun();
     const symptom = hose.check.symptoms.find(({ harm }) => harm === 'stop');
     failed.add('faulted', faultOf(hose, symptom?.id ?? ''));
     const [turn] = turns(failed);
-    expect(turn).toMatchObject({ code: 'forbidden', title: hose.check.title, count: 3 });
+    expect(turn).toMatchObject({ code: 'forbidden', title: 'Brake hose, left steer', count: 3 });
     expect(turn).not.toHaveProperty('unseen');
   });
 

@@ -1,4 +1,4 @@
-import type { Circumstance } from '../catalogue';
+import { partAt, type Circumstance } from '../catalogue';
 import type { Inspection } from '../inspection';
 import type { Stop } from '../planning';
 import type { Rig } from '../rig';
@@ -100,7 +100,7 @@ function forbiddenTurns(forbidden: ReadonlyMap<string, Forbidden>): ReplanReason
     const id = `forbidden ${answer?.eventId ?? instance.key}`;
     const known = byFault.get(id);
     byFault.set(id, {
-      title: instance.check.title,
+      title: partAt(instance.check, instance.place),
       count: (known?.count ?? 0) + 1,
       unseen: state === 'not-looked',
     });

@@ -1,3 +1,4 @@
+import { partOf } from '@nazar/core/catalogue';
 import { dueOf } from '@nazar/core/grading';
 import { isMended, reportsOf, symptomOf, wordsOf } from '@nazar/core/inspection';
 import type { Standing } from '../intake/stand';
@@ -40,7 +41,7 @@ export function defectRows({ inspection, rig, units, policiesOf, assessment }: S
         unit_id: instance.unit.id,
         inspection_id: inspection.id,
         key: instance.key,
-        title: instance.check.title,
+        title: partOf(instance.check),
         place: instance.place?.title,
         symptom: wordsOf(instance.check, fault),
         extent: symptom?.scale?.steps.find((step) => step.id === fault.stepId)?.words,

@@ -1,3 +1,4 @@
+import { faultLine } from '@nazar/core/catalogue';
 import type { Inspection, Stamp } from '@nazar/core/inspection';
 import type { Addition } from '@nazar/core/report';
 import type { Knex } from 'knex';
@@ -36,7 +37,7 @@ export async function listAdditions(
   const foundWords = new Map(
     defects.map((row) => [
       row.id as string,
-      [`${row.title}${row.place ? ` (${row.place})` : ''}`, row.symptom, row.grade].join(': '),
+      `${faultLine(row.title, row.place, row.symptom)}: ${row.grade}`,
     ]),
   );
   const unitOfDefect = new Map(defects.map((row) => [row.id as string, row.unit_id as string]));

@@ -8,6 +8,7 @@ export const approachChecks: Check[] = [
   check({
     id: 'truck.approach.secured',
     title: 'Set the brake, chock the wheels, pocket the keys',
+    partName: 'Brake, chocks and keys',
     zone: 'front-corner',
     method: 'operate',
     moves: BY_HAND,
@@ -30,6 +31,7 @@ export const approachChecks: Check[] = [
   check({
     id: 'truck.approach.lean',
     title: 'Stand back and see if it leans',
+    partName: 'Stance of the truck',
     zone: 'front-corner',
     method: 'look',
     phases: BOTH,
@@ -44,6 +46,7 @@ export const approachChecks: Check[] = [
   check({
     id: 'truck.approach.ground',
     title: 'Look under the front for fresh drops',
+    partName: 'Ground under the front',
     zone: 'front-corner',
     method: 'look',
     phases: BOTH,
@@ -61,6 +64,7 @@ export const approachChecks: Check[] = [
   check({
     id: 'truck.approach.damage',
     title: 'Look for fresh damage and anything tampered with',
+    partName: 'Fresh damage',
     zone: 'front-corner',
     method: 'look',
     phases: BOTH,

@@ -40,6 +40,7 @@ export const brakeTestChecks: Check[] = [
   check({
     id: 'truck.air.full-charge',
     title: 'Let the air build up and read where the governor cuts out',
+    partName: 'Governor cut-out',
     zone: 'brake-tests',
     method: 'measure',
     air: { atLeast: 100 },
@@ -76,6 +77,7 @@ export const brakeTestChecks: Check[] = [
   check({
     id: 'truck.air.leak-released',
     title: 'Released leakage: one minute, brakes off',
+    partName: 'Released air leakage',
     zone: 'brake-tests',
     method: 'measure',
     air: { atLeast: 100, leaves: 97 },
@@ -96,6 +98,7 @@ export const brakeTestChecks: Check[] = [
   check({
     id: 'truck.air.leak-applied',
     title: 'Applied leakage: one minute, pedal held',
+    partName: 'Applied air leakage',
     zone: 'brake-tests',
     method: 'measure',
     air: { atLeast: 90, leaves: 90 },
@@ -123,6 +126,7 @@ export const brakeTestChecks: Check[] = [
   check({
     id: 'truck.air.warning',
     title: 'Fan the pedal until lamp and buzzer come on',
+    partName: 'Low-air warning',
     zone: 'brake-tests',
     method: 'measure',
     air: { atLeast: 90, leaves: 58 },
@@ -155,6 +159,7 @@ export const brakeTestChecks: Check[] = [
   check({
     id: 'truck.air.automatic',
     title: 'Keep fanning until the valves pop out',
+    partName: 'Automatic brake valves',
     zone: 'brake-tests',
     method: 'measure',
     air: { leaves: 30 },
@@ -191,6 +196,7 @@ export const brakeTestChecks: Check[] = [
   check({
     id: 'truck.air.build-up',
     title: 'Time the build-up from 85 to 100 psi',
+    partName: 'Air build-up time',
     zone: 'brake-tests',
     method: 'measure',
     air: { atLeast: 80 },
@@ -219,6 +225,7 @@ export const brakeTestChecks: Check[] = [
   check({
     id: 'truck.air.cut-in',
     title: 'Pump down in small steps, read where the governor cuts in',
+    partName: 'Governor cut-in',
     zone: 'brake-tests',
     method: 'measure',
     air: { atLeast: 100, leaves: 98 },
@@ -247,6 +254,7 @@ export const brakeTestChecks: Check[] = [
   check({
     id: 'truck.brake.parking',
     title: 'Tug gently against the parking brake',
+    partName: 'Parking brake',
     zone: 'brake-tests',
     method: 'operate',
     moves: moved('rolling', 'rolling', ['road'], { held: 'tested-brake', ends: 'brake set' }),
@@ -262,6 +270,7 @@ export const brakeTestChecks: Check[] = [
   check({
     id: 'truck.brake.trailer',
     title: 'Tug gently against the trailer brake',
+    partName: 'Trailer brake',
     zone: 'brake-tests',
     method: 'operate',
     moves: moved('rolling', 'rolling', ['tow'], { held: 'tested-brake', ends: 'brake set' }),
@@ -281,6 +290,7 @@ export const brakeTestChecks: Check[] = [
   check({
     id: 'truck.brake.service',
     title: 'Roll at walking pace and brake firmly',
+    partName: 'Service brake',
     zone: 'brake-tests',
     method: 'operate',
     moves: moved('rolling', 'rolling', ['road'], { held: 'tested-brake', ends: 'brake set' }),

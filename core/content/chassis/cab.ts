@@ -8,6 +8,7 @@ export const cabChecks: Check[] = [
   check({
     id: 'truck.cab.door',
     title: 'Open and shut the doors',
+    partName: 'Doors',
     zone: 'cab',
     method: 'operate',
     moves: BY_HAND,
@@ -23,6 +24,7 @@ export const cabChecks: Check[] = [
   check({
     id: 'truck.cab.seat',
     title: 'Rock the seat',
+    partName: 'Driver’s seat',
     zone: 'cab',
     method: 'shake',
     seconds: 8,
@@ -37,6 +39,7 @@ export const cabChecks: Check[] = [
   check({
     id: 'truck.cab.belt',
     title: 'Pull the seat belt hard, latch and release it',
+    partName: 'Driver’s seat belt',
     zone: 'cab',
     method: 'operate',
     precedes: ['rolling'],
@@ -53,6 +56,7 @@ export const cabChecks: Check[] = [
   check({
     id: 'truck.cab.pedals',
     title: 'Feel round the pedals, clear the floor',
+    partName: 'Pedals and floor',
     zone: 'cab',
     method: 'feel',
     precedes: ['rolling'],
@@ -72,6 +76,7 @@ export const cabChecks: Check[] = [
   check({
     id: 'truck.emergency.extinguisher',
     title: 'Look at the extinguisher, shake its bracket',
+    partName: 'Extinguisher and bracket',
     zone: 'cab',
     method: 'look',
     seconds: 9,
@@ -97,6 +102,7 @@ export const cabChecks: Check[] = [
   check({
     id: 'truck.emergency.triangles',
     title: 'Count the warning triangles',
+    partName: 'Warning triangles',
     zone: 'cab',
     method: 'count',
     seconds: 7,
@@ -119,6 +125,7 @@ export const cabChecks: Check[] = [
   check({
     id: 'truck.emergency.first-aid',
     title: 'Open first-aid kit and spare fuses',
+    partName: 'First-aid kit and spare fuses',
     zone: 'cab',
     method: 'count',
     seconds: 9,
@@ -133,6 +140,7 @@ export const cabChecks: Check[] = [
   check({
     id: 'truck.records.documents',
     title: 'Look for registration, insurance and inspection papers',
+    partName: 'Papers of the vehicle',
     zone: 'cab',
     method: 'look',
     seconds: 9,
@@ -147,6 +155,7 @@ export const cabChecks: Check[] = [
   check({
     id: 'truck.fuel.gauge',
     title: 'Read the fuel gauge: enough for the job',
+    partName: 'Fuel gauge',
     zone: 'seat',
     method: 'look',
     phases: ['pre-trip'],
@@ -169,6 +178,7 @@ export const cabChecks: Check[] = [
   check({
     id: 'truck.records.odometer',
     title: 'Read the odometer',
+    partName: 'Odometer',
     zone: 'seat',
     method: 'measure',
     phases: BOTH,
@@ -190,6 +200,7 @@ export const cabChecks: Check[] = [
   check({
     id: 'truck.cab.gauges',
     title: 'Key on: watch every warning lamp light and go out',
+    partName: 'Warning lamps of the dash',
     zone: 'seat',
     method: 'look',
     precedes: ['engine-start'],
@@ -207,6 +218,7 @@ export const cabChecks: Check[] = [
   check({
     id: 'truck.brake.abs-lamp',
     title: 'Watch the ABS lamp',
+    partName: 'ABS lamp',
     zone: 'seat',
     method: 'look',
     needs: ['key-on'],
@@ -224,6 +236,7 @@ export const cabChecks: Check[] = [
   check({
     id: 'truck.engine.start',
     title: 'Start in neutral, watch the oil pressure',
+    partName: 'Engine start and oil pressure',
     zone: 'seat',
     method: 'operate',
     moves: moved('engine', 'electric', ['road'], { clear: 'hand', ends: 'idling' }),
@@ -245,6 +258,7 @@ export const cabChecks: Check[] = [
   check({
     id: 'truck.electrical.charge',
     title: 'Read the voltage while it idles',
+    partName: 'Charging voltage',
     zone: 'seat',
     method: 'measure',
     needs: ['engine-idling'],
@@ -288,6 +302,7 @@ export const cabChecks: Check[] = [
   check({
     id: 'truck.steering.free-play',
     title: 'Move the wheel until the tyres answer',
+    partName: 'Steering wheel free play',
     zone: 'seat',
     method: 'measure',
     needs: ['engine-idling'],
@@ -328,6 +343,7 @@ export const cabChecks: Check[] = [
   check({
     id: 'truck.glass.wipers-run',
     title: 'Run wipers and washer',
+    partName: 'Wipers and washer',
     zone: 'seat',
     method: 'operate',
     moves: moved('wipers', 'electric', [], { clear: 'hand', held: 'no-matter' }),
@@ -353,6 +369,7 @@ export const cabChecks: Check[] = [
   check({
     id: 'truck.cab.defroster',
     title: 'Run heater and defroster',
+    partName: 'Heater and defroster',
     zone: 'seat',
     method: 'feel',
     needs: ['engine-idling', 'engine-warm'],
@@ -372,6 +389,7 @@ export const cabChecks: Check[] = [
   check({
     id: 'truck.cab.horn',
     title: 'Sound both horns',
+    partName: 'Horns',
     zone: 'seat',
     method: 'listen',
     seconds: 5,
@@ -387,6 +405,7 @@ export const cabChecks: Check[] = [
   check({
     id: 'truck.mirror.set',
     title: 'Set the mirrors from the seat',
+    partName: 'Setting of the mirrors',
     zone: 'seat',
     method: 'look',
     helper: 'driver-only',
@@ -400,6 +419,7 @@ export const cabChecks: Check[] = [
   check({
     id: 'truck.cab.radio',
     title: 'Call on the radio and wait for the answer',
+    partName: 'Radio',
     zone: 'seat',
     method: 'operate',
     moves: BY_HAND,

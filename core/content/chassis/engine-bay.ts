@@ -5,6 +5,7 @@ export const engineBayChecks: Check[] = [
   check({
     id: 'truck.engine.hood',
     title: 'Open the hood, look at catch and stay',
+    partName: 'Hood, catch and stay',
     zone: 'engine-bay',
     method: 'operate',
     moves: BY_HAND,
@@ -21,6 +22,7 @@ export const engineBayChecks: Check[] = [
   check({
     id: 'truck.engine.oil-level',
     title: 'Dip the oil twice, read the second dip',
+    partName: 'Engine oil level',
     zone: 'engine-bay',
     method: 'measure',
     needs: ['engine-off', 'oil-settled', 'level-ground', 'rag', 'gloves'],
@@ -41,6 +43,7 @@ export const engineBayChecks: Check[] = [
   check({
     id: 'truck.engine.coolant-level',
     title: 'Read the coolant at the sight glass',
+    partName: 'Coolant level',
     zone: 'engine-bay',
     method: 'look',
     needs: ['engine-cold'],
@@ -60,6 +63,7 @@ export const engineBayChecks: Check[] = [
   check({
     id: 'truck.steering.fluid',
     title: 'Read the power steering fluid',
+    partName: 'Power steering fluid',
     zone: 'engine-bay',
     method: 'look',
     needs: ['engine-off'],
@@ -80,6 +84,7 @@ export const engineBayChecks: Check[] = [
   check({
     id: 'truck.steering.gear',
     title: 'Look at the steering gear and its bolts',
+    partName: 'Steering gear and bolts',
     zone: 'engine-bay',
     method: 'look',
     needs: ['lamp', 'engine-off'],
@@ -95,6 +100,7 @@ export const engineBayChecks: Check[] = [
   check({
     id: 'truck.engine.belts',
     title: 'Press the belts and look at their edges',
+    partName: 'Drive belts',
     zone: 'engine-bay',
     method: 'feel',
     needs: ['engine-off', 'gloves'],
@@ -109,6 +115,7 @@ export const engineBayChecks: Check[] = [
   check({
     id: 'truck.engine.hoses',
     title: 'Feel hoses and clamps',
+    partName: 'Coolant hoses and clamps',
     zone: 'engine-bay',
     method: 'feel',
     needs: ['engine-off', 'engine-cold', 'gloves'],
@@ -124,6 +131,7 @@ export const engineBayChecks: Check[] = [
   check({
     id: 'truck.engine.leaks',
     title: 'Look over the block for oil, fuel and coolant',
+    partName: 'Leaks at the engine block',
     zone: 'engine-bay',
     method: 'look',
     needs: ['engine-off', 'lamp'],
@@ -140,6 +148,7 @@ export const engineBayChecks: Check[] = [
   check({
     id: 'truck.engine.wiring',
     title: 'Look along the wiring',
+    partName: 'Wiring in the engine bay',
     zone: 'engine-bay',
     method: 'look',
     needs: ['engine-off', 'lamp'],
@@ -156,6 +165,7 @@ export const engineBayChecks: Check[] = [
   check({
     id: 'truck.engine.air-filter',
     title: 'Read the air filter indicator',
+    partName: 'Air filter indicator',
     zone: 'engine-bay',
     method: 'look',
     seconds: 5,
@@ -169,6 +179,7 @@ export const engineBayChecks: Check[] = [
   check({
     id: 'truck.engine.fan',
     title: 'Look at fan blades and shroud',
+    partName: 'Fan blades and shroud',
     zone: 'engine-bay',
     method: 'look',
     needs: ['engine-off', 'lamp'],
@@ -184,6 +195,7 @@ export const engineBayChecks: Check[] = [
   check({
     id: 'truck.air.compressor',
     title: 'Shake the air compressor and its lines',
+    partName: 'Air compressor and lines',
     zone: 'engine-bay',
     method: 'shake',
     needs: ['engine-off', 'gloves'],
@@ -199,6 +211,7 @@ export const engineBayChecks: Check[] = [
   check({
     id: 'truck.glass.washer-fluid',
     title: 'Read the washer fluid',
+    partName: 'Washer fluid',
     zone: 'engine-bay',
     method: 'look',
     seconds: 5,

@@ -45,7 +45,7 @@ const OF_FLUID: Readonly<
 };
 /** Everything that a chassis with fluid brakes is asked, but for what is its own. */
 export function ofFluidBraked(prefix: string, without: readonly string[] = []) {
-  const chassis = ofChassis(prefix, [...AIR, ...without]);
+  const chassis = ofChassis(prefix, [...AIR, ...without], 'shaft-or-wheels');
   return {
     ...chassis,
     checks: chassis.checks.map((each): Check => {
@@ -71,6 +71,7 @@ export function fluidBrakeChecks(prefix: string): Check[] {
     check({
       id: `${P}.brake.fluid`,
       title: 'Read the brake fluid',
+      partName: 'Brake fluid',
       zone: 'engine-bay',
       method: 'look',
       needs: ['engine-off'],
@@ -87,6 +88,7 @@ export function fluidBrakeChecks(prefix: string): Check[] {
     check({
       id: `${P}.brake.booster-level`,
       title: 'Press the pedal off, then read the booster',
+      partName: 'Brake booster fluid',
       zone: 'engine-bay',
       method: 'look',
       needs: ['engine-off'],
@@ -101,6 +103,7 @@ export function fluidBrakeChecks(prefix: string): Check[] {
     check({
       id: `${P}.brake.pedal-hold`,
       title: 'Hold the pedal down hard',
+      partName: 'Brake pedal hold',
       zone: 'brake-tests',
       method: 'operate',
       moves: BY_HAND,
@@ -114,6 +117,7 @@ export function fluidBrakeChecks(prefix: string): Check[] {
     check({
       id: `${P}.brake.back-up`,
       title: 'Engine off, press once: back-up pump',
+      partName: 'Back-up brake pump',
       zone: 'brake-tests',
       method: 'listen',
       precedes: ['rolling'],
@@ -126,6 +130,7 @@ export function fluidBrakeChecks(prefix: string): Check[] {
     check({
       id: `${P}.brake.booster-start`,
       title: 'Hold the pedal and start the engine',
+      partName: 'Brake booster at start',
       zone: 'brake-tests',
       method: 'operate',
       moves: moved('engine', 'electric', ['road'], {

@@ -7,6 +7,7 @@ export const frontChecks: Check[] = [
   lampCheck('truck', {
     id: 'head',
     title: 'Look at the headlamp, low and high beam',
+    partName: 'Headlamp',
     zone: 'front',
     each: 'headlamp',
     criterion: 'Both beams lit, aimed alike, lens clear.',
@@ -18,6 +19,7 @@ export const frontChecks: Check[] = [
   lampCheck('truck', {
     id: 'front-signal',
     title: 'Look at the front turn signal and hazard lamp',
+    partName: 'Front turn signal and hazard lamp',
     zone: 'front',
     each: 'front-signal',
     criterion: 'Flashes 60 to 120 times a minute.',
@@ -29,6 +31,7 @@ export const frontChecks: Check[] = [
   check({
     id: 'truck.lamp.roof',
     title: 'Count the lamps on the cab roof',
+    partName: 'Cab roof lamps',
     zone: 'front',
     method: 'count',
     needs: ['lamps-on'],
@@ -53,6 +56,7 @@ export const frontChecks: Check[] = [
   check({
     id: 'truck.glass.windscreen',
     title: 'Look through the windscreen from outside',
+    partName: 'Windscreen',
     zone: 'front',
     method: 'look',
     needs: ['rag'],
@@ -73,6 +77,7 @@ export const frontChecks: Check[] = [
   check({
     id: 'truck.glass.wiper-blades',
     title: 'Lift the wiper arms and feel the blades',
+    partName: 'Wiper arms and blades',
     zone: 'front',
     method: 'feel',
     seconds: 9,
@@ -96,6 +101,7 @@ export const frontChecks: Check[] = [
   check({
     id: 'truck.body.grille',
     title: 'Look into grille and radiator',
+    partName: 'Grille and radiator',
     zone: 'front',
     method: 'look',
     seconds: 6,
@@ -113,6 +119,7 @@ export const frontChecks: Check[] = [
   check({
     id: 'truck.body.bumper',
     title: 'Shake bumper and tow eyes',
+    partName: 'Bumper and tow eyes',
     zone: 'front',
     method: 'shake',
     seconds: 6,
@@ -127,6 +134,7 @@ export const frontChecks: Check[] = [
   check({
     id: 'truck.records.decals',
     title: 'Read the unit number, weights and permits',
+    partName: 'Unit number, weights and permits',
     zone: 'front',
     method: 'look',
     seconds: 5,

@@ -1,5 +1,7 @@
 import { renamed, renamedCombinations, renamedServices } from '../renamed';
-import type { Check, Combination, Service } from '../../catalogue';
+import type { Check, Combination, Procedure, Service } from '../../catalogue';
+import { jumpStart, towAway, type ParkedBy } from '../sequences/recovery';
+import type { Sequence } from '../sequences/write';
 import { brakeTestChecks } from './brake-tests';
 import { cabChecks } from './cab';
 import { truckCombinations } from './combinations';
@@ -23,16 +25,29 @@ interface OfChassis {
   readonly checks: readonly Check[];
   readonly combinations: readonly Combination[];
   readonly services: readonly Service[];
+  readonly procedures: readonly Procedure[];
 }
 
 /**
  * The same for another chassis: its own prefix, without what it does not have.
  * @param without endings of ids, as `coupling.pintle`
+ * @param brake what holds it while nothing runs
  */
-export function ofChassis(prefix: string, without: readonly string[] = []): OfChassis {
-  const checks = renamed(chassisChecks, 'truck', prefix).filter(
-    ({ id }) => !without.some((ending) => id === `${prefix}.${ending}`),
-  );
+export function ofChassis(
+  prefix: string,
+  without: readonly string[] = [],
+  brake: ParkedBy = 'springs',
+): OfChassis {
+  const recovery: readonly Sequence[] = [
+    jumpStart(prefix, 'driver-side'),
+    towAway({ prefix, zone: 'driver-side', brake }),
+  ];
+  const checks = [
+    ...renamed(chassisChecks, 'truck', prefix).filter(
+      ({ id }) => !without.some((ending) => id === `${prefix}.${ending}`),
+    ),
+    ...recovery.map(({ check }) => check),
+  ];
   const has = new Set(checks.map(({ id }) => id));
   return {
     checks,
@@ -40,5 +55,6 @@ export function ofChassis(prefix: string, without: readonly string[] = []): OfCh
       parts.every(({ check }) => has.has(check)),
     ),
     services: renamedServices(chassisServices, 'truck', prefix),
+    procedures: recovery.map(({ procedure }) => procedure),
   };
 }

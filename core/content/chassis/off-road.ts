@@ -9,6 +9,7 @@ export function offRoadDriveLine(P: string): Check[] {
     check({
       id: `${P}.inflation.run`,
       title: 'Choose each mode of the tyre inflation',
+      partName: 'Tyre inflation modes',
       zone: 'seat',
       method: 'operate',
       moves: moved('inflation', 'air', ['road'], { clear: 'hand' }),
@@ -26,6 +27,7 @@ export function offRoadDriveLine(P: string): Check[] {
     check({
       id: `${P}.inflation.lines`,
       title: 'Look at the lines at every wheel',
+      partName: 'Tyre inflation lines',
       zone: 'driver-rear-wheels',
       method: 'look',
       seconds: 9,
@@ -36,6 +38,7 @@ export function offRoadDriveLine(P: string): Check[] {
     check({
       id: `${P}.transfer.ranges`,
       title: 'Shift the transfer case through its ranges',
+      partName: 'Transfer case ranges',
       zone: 'seat',
       method: 'operate',
       moves: moved('transfer-case', 'engine', ['road'], { clear: 'hand', ends: 'road range' }),
@@ -53,6 +56,7 @@ export function offRoadDriveLine(P: string): Check[] {
     check({
       id: `${P}.transfer.oil`,
       title: 'Look under transfer case and axles',
+      partName: 'Oil of transfer case and axles',
       zone: 'curb-side',
       method: 'look',
       needs: ['lamp', 'chocked'],
@@ -66,6 +70,7 @@ export function offRoadDriveLine(P: string): Check[] {
     check({
       id: `${P}.inflation.equal`,
       title: 'Read the tyre pressures on both sides, in road mode',
+      partName: 'Tyre pressures on both sides',
       zone: 'seat',
       method: 'look',
       phases: ['pre-trip', 'under-way'],

@@ -12,6 +12,7 @@ export const rearWheelChecks: Check[] = [
   check({
     id: 'truck.body.mud-flap',
     title: 'Look at the mud flap',
+    partName: 'Mud flap',
     zone: 'driver-rear-wheels',
     each: 'rear-end',
     method: 'look',
@@ -28,6 +29,7 @@ export const rearWheelChecks: Check[] = [
   check({
     id: 'truck.driveline.axle-leak',
     title: 'Look at the axle housing and its breather',
+    partName: 'Axle housing and breather',
     zone: 'driver-rear-wheels',
     method: 'look',
     needs: ['lamp', 'chocked'],

@@ -8,6 +8,7 @@ export const rearChecks: Check[] = [
   lampCheck('truck', {
     id: 'tail',
     title: 'Look at the tail lamp',
+    partName: 'Tail lamp',
     zone: 'rear',
     each: 'rear-lamp',
     criterion: 'Lit, red, steady.',
@@ -18,6 +19,7 @@ export const rearChecks: Check[] = [
   lampCheck('truck', {
     id: 'stop',
     title: 'Look at the stop lamp while the pedal is held',
+    partName: 'Stop lamp',
     zone: 'rear',
     each: 'rear-lamp',
     pedal: true,
@@ -31,6 +33,7 @@ export const rearChecks: Check[] = [
   lampCheck('truck', {
     id: 'rear-signal',
     title: 'Look at the rear turn signal',
+    partName: 'Rear turn signal',
     zone: 'rear',
     each: 'rear-lamp',
     criterion: 'Flashes 60 to 120 times a minute.',
@@ -42,6 +45,7 @@ export const rearChecks: Check[] = [
   check({
     id: 'truck.lamp.reverse',
     title: 'Look at reversing lamp and listen to the alarm',
+    partName: 'Reversing lamp and alarm',
     zone: 'rear',
     method: 'listen',
     needs: ['engine-off', 'key-on', 'in-gear', 'chocked', 'parking-brake-set'],
@@ -63,6 +67,7 @@ export const rearChecks: Check[] = [
   check({
     id: 'truck.coupling.pintle',
     title: 'Shake the pintle hook and try its latch',
+    partName: 'Pintle hook and latch',
     zone: 'rear',
     method: 'shake',
     when: ['towing'],
@@ -87,6 +92,7 @@ export const rearChecks: Check[] = [
   check({
     id: 'truck.coupling.gladhands',
     title: 'Listen at the air couplings, look at the seals',
+    partName: 'Air couplings and seals',
     zone: 'rear',
     method: 'listen',
     when: ['towing'],
@@ -113,6 +119,7 @@ export const rearChecks: Check[] = [
   check({
     id: 'truck.coupling.socket',
     title: 'Pull at the trailer cable and its plug',
+    partName: 'Trailer cable and plug',
     zone: 'rear',
     method: 'feel',
     when: ['towing'],

@@ -9,6 +9,7 @@ export const sideChecks: Check[] = [
   check({
     id: 'truck.mirror.outside',
     title: 'Wipe the mirror and shake its bracket',
+    partName: 'Mirror and bracket',
     zone: 'driver-front-wheel',
     each: 'mirror',
     method: 'shake',
@@ -29,6 +30,7 @@ export const sideChecks: Check[] = [
   check({
     id: 'truck.step.handrail',
     title: 'Shake step and handrail',
+    partName: 'Step and handrail',
     zone: 'driver-front-wheel',
     each: 'step',
     method: 'shake',
@@ -50,6 +52,7 @@ export const sideChecks: Check[] = [
   check({
     id: 'truck.electrical.battery-box',
     title: 'Shake the battery box and its cover',
+    partName: 'Battery box',
     zone: 'driver-side',
     method: 'shake',
     needs: ['gloves', 'glasses'],
@@ -73,6 +76,7 @@ export const sideChecks: Check[] = [
   check({
     id: 'truck.fuel.tank',
     title: 'Look at fuel tank, straps and cap',
+    partName: 'Fuel tank, straps and cap',
     zone: 'driver-side',
     method: 'look',
     phases: BOTH,
@@ -90,6 +94,7 @@ export const sideChecks: Check[] = [
   check({
     id: 'truck.fuel.lines',
     title: 'Follow the fuel lines with the lamp',
+    partName: 'Fuel lines',
     zone: 'driver-side',
     method: 'look',
     needs: ['lamp', 'chocked'],
@@ -105,6 +110,7 @@ export const sideChecks: Check[] = [
   check({
     id: 'truck.fuel.separator',
     title: 'Look into the water separator bowl',
+    partName: 'Water separator',
     zone: 'driver-side',
     method: 'look',
     needs: ['lamp'],
@@ -124,6 +130,7 @@ export const sideChecks: Check[] = [
   check({
     id: 'truck.air.tanks',
     title: 'Look at air tanks and their straps',
+    partName: 'Air tanks and straps',
     zone: 'driver-side',
     method: 'look',
     needs: ['lamp', 'chocked'],
@@ -142,6 +149,7 @@ export const sideChecks: Check[] = [
   check({
     id: 'truck.air.drain',
     title: 'Drain every air tank until it runs dry',
+    partName: 'Air tank drains',
     zone: 'driver-side',
     method: 'drain',
     air: { leaves: 0 },
@@ -163,6 +171,7 @@ export const sideChecks: Check[] = [
   check({
     id: 'truck.lamp.side',
     title: 'Look at side marker lamp and side turn signal',
+    partName: 'Side marker and side turn signal',
     zone: 'driver-side',
     each: 'side',
     method: 'look',
@@ -179,6 +188,7 @@ export const sideChecks: Check[] = [
   check({
     id: 'truck.frame.rail',
     title: 'Follow the frame rail with the lamp',
+    partName: 'Frame rail',
     zone: 'driver-side',
     each: 'side',
     method: 'look',
@@ -202,6 +212,7 @@ export const sideChecks: Check[] = [
   check({
     id: 'truck.body.mounts',
     title: 'Look at body mounts and U-bolts',
+    partName: 'Body mounts and U-bolts',
     zone: 'driver-side',
     each: 'side',
     method: 'look',
@@ -217,6 +228,7 @@ export const sideChecks: Check[] = [
   check({
     id: 'truck.driveline.shaft',
     title: 'Turn and shake the drive shaft',
+    partName: 'Drive shaft',
     zone: 'driver-side',
     method: 'shake',
     needs: ['chocked', 'engine-off', 'gloves', 'lamp'],
@@ -232,6 +244,7 @@ export const sideChecks: Check[] = [
   check({
     id: 'truck.exhaust.system',
     title: 'Look at exhaust, clamps and heat shield',
+    partName: 'Exhaust and heat shield',
     zone: 'curb-side',
     method: 'look',
     needs: ['lamp'],
@@ -252,6 +265,7 @@ export const sideChecks: Check[] = [
   check({
     id: 'truck.exhaust.fluid',
     title: 'Look at exhaust fluid tank and cap',
+    partName: 'Exhaust fluid tank',
     zone: 'curb-side',
     method: 'look',
     seconds: 7,
@@ -266,6 +280,7 @@ export const sideChecks: Check[] = [
   check({
     id: 'truck.air.dryer',
     title: 'Listen to the air dryer',
+    partName: 'Air dryer',
     zone: 'curb-side',
     method: 'listen',
     seconds: 6,
@@ -279,6 +294,7 @@ export const sideChecks: Check[] = [
   check({
     id: 'truck.load.secured',
     title: 'Look along the deck, stakes and load',
+    partName: 'Deck, stakes and load',
     zone: 'curb-side',
     method: 'look',
     phases: BOTH,
@@ -306,6 +322,7 @@ export const sideChecks: Check[] = [
   check({
     id: 'truck.body.tool-box',
     title: 'Try the latches of boxes and lockers',
+    partName: 'Latches of boxes and lockers',
     zone: 'curb-side',
     method: 'operate',
     moves: BY_HAND,

@@ -10,6 +10,7 @@ export const steerWheelChecks: Check[] = [
   check({
     id: 'truck.steering.tie-rod',
     title: 'Shake tie rod and drag link at the wheel',
+    partName: 'Tie rod and drag link',
     zone: 'driver-front-wheel',
     each: 'steer',
     method: 'shake',
@@ -27,6 +28,7 @@ export const steerWheelChecks: Check[] = [
   check({
     id: 'truck.suspension.shock',
     title: 'Look at the shock absorber',
+    partName: 'Shock absorber',
     zone: 'driver-front-wheel',
     each: 'steer',
     method: 'look',

@@ -20,6 +20,7 @@ const underWay: Check[] = [
   check({
     id: `${P}.stop.hubs`,
     title: 'Feel hubs and drums with the back of the hand',
+    partName: 'Heat of hubs and drums',
     zone: 'driver-front-wheel',
     each: 'wheel-end',
     method: 'feel',
@@ -38,6 +39,7 @@ const underWay: Check[] = [
   check({
     id: `${P}.stop.tyres`,
     title: 'Thump and look at every tyre',
+    partName: 'Tyres',
     zone: 'driver-front-wheel',
     each: 'tyre',
     method: 'thump',
@@ -57,6 +59,7 @@ const underWay: Check[] = [
   check({
     id: `${P}.stop.lamps`,
     title: 'Wipe and look at lamps and reflectors',
+    partName: 'Lamps and reflectors',
     zone: 'rear',
     method: 'clean',
     phases: ON_THE_WAY,
@@ -82,6 +85,7 @@ const underWay: Check[] = [
   check({
     id: `${P}.stop.leaks`,
     title: 'Look beneath for a fresh drop',
+    partName: 'Ground beneath',
     zone: 'driver-side',
     method: 'look',
     phases: ON_THE_WAY,
@@ -96,6 +100,7 @@ const underWay: Check[] = [
   check({
     id: `${P}.stop.gauges`,
     title: 'Read every gauge against this morning',
+    partName: 'Gauges',
     zone: 'seat',
     method: 'look',
     phases: ON_THE_WAY,
@@ -112,6 +117,7 @@ const underWay: Check[] = [
   check({
     id: `${P}.stop.handling`,
     title: 'How did it drive: pull, shimmy, noise under load, slip?',
+    partName: 'Handling on the road',
     zone: 'seat',
     method: 'listen',
     phases: ON_THE_WAY,
@@ -133,6 +139,7 @@ const underWay: Check[] = [
   check({
     id: `${P}.stop.oil-pressure`,
     title: 'Read the oil pressure at warm idle',
+    partName: 'Oil pressure at warm idle',
     zone: 'seat',
     method: 'look',
     phases: ON_THE_WAY,
@@ -164,6 +171,7 @@ const underWay: Check[] = [
   check({
     id: `${P}.stop.coolant-temperature`,
     title: 'Read the coolant temperature under way',
+    partName: 'Coolant temperature',
     zone: 'seat',
     method: 'look',
     phases: ON_THE_WAY,
@@ -197,6 +205,7 @@ const underWay: Check[] = [
   check({
     id: `${P}.stop.ice`,
     title: 'Knock ice and snow off steps, lamps and wheels',
+    partName: 'Ice on steps, lamps and wheels',
     zone: 'rear',
     method: 'clean',
     phases: ON_THE_WAY,
@@ -219,6 +228,7 @@ const byCalendar: Check[] = [
   check({
     id: `${P}.week.nut-marks`,
     title: 'Look at the torque marks of every wheel',
+    partName: 'Torque marks of the wheels',
     zone: 'driver-front-wheel',
     each: 'wheel-end',
     method: 'look',
@@ -234,6 +244,7 @@ const byCalendar: Check[] = [
   check({
     id: `${P}.week.battery`,
     title: 'Clean and tighten the battery terminals',
+    partName: 'Battery terminals',
     zone: 'driver-side',
     method: 'clean',
     phases: WEEKLY,
@@ -254,6 +265,7 @@ const byCalendar: Check[] = [
   check({
     id: `${P}.week.grease`,
     title: 'Grease the chassis by its list',
+    partName: 'Chassis grease points',
     zone: 'driver-side',
     method: 'grease',
     phases: WEEKLY,
@@ -266,6 +278,7 @@ const byCalendar: Check[] = [
   check({
     id: `${P}.week.belts`,
     title: 'Press each belt in its longest span',
+    partName: 'Belt tension',
     zone: 'engine-bay',
     method: 'feel',
     phases: WEEKLY,
@@ -281,6 +294,7 @@ const byCalendar: Check[] = [
   check({
     id: `${P}.week.separator`,
     title: 'Drain the water separator',
+    partName: 'Water separator drain',
     zone: 'driver-side',
     method: 'drain',
     phases: WEEKLY,
@@ -297,6 +311,7 @@ const byCalendar: Check[] = [
   check({
     id: `${P}.week.transmission`,
     title: 'Read the oil of an automatic transmission, hot and idling',
+    partName: 'Transmission oil, hot',
     zone: 'engine-bay',
     method: 'look',
     phases: WEEKLY,
@@ -320,6 +335,7 @@ const byCalendar: Check[] = [
   check({
     id: `${P}.week.washer`,
     title: 'Aim and try washers and wipers',
+    partName: 'Aim of washers and wipers',
     zone: 'seat',
     method: 'operate',
     moves: moved('wipers', 'electric', [], { clear: 'hand', held: 'no-matter' }),
@@ -334,6 +350,7 @@ const byCalendar: Check[] = [
   check({
     id: `${P}.month.stroke`,
     title: 'Measure the push-rod stroke of each brake',
+    partName: 'Push-rod stroke',
     zone: 'driver-front-wheel',
     each: 'brake',
     method: 'measure',
@@ -362,6 +379,7 @@ const byCalendar: Check[] = [
   check({
     id: `${P}.month.coolant`,
     title: 'Test the strength of the coolant',
+    partName: 'Coolant strength',
     zone: 'engine-bay',
     method: 'measure',
     phases: MONTHLY,
@@ -379,6 +397,7 @@ const byCalendar: Check[] = [
   check({
     id: `${P}.month.air-dryer`,
     title: 'Open the air dryer’s purge and look for oil',
+    partName: 'Air dryer purge',
     zone: 'curb-side',
     method: 'look',
     phases: MONTHLY,
@@ -398,6 +417,7 @@ const byCalendar: Check[] = [
   check({
     id: `${P}.month.frame`,
     title: 'Look along the frame with the lamp, inside too',
+    partName: 'Frame, inside and outside',
     zone: 'driver-side',
     method: 'look',
     phases: MONTHLY,
@@ -413,6 +433,7 @@ const byCalendar: Check[] = [
   check({
     id: `${P}.month.exhaust`,
     title: 'Follow the exhaust from engine to end',
+    partName: 'Exhaust, engine to end',
     zone: 'curb-side',
     method: 'look',
     phases: MONTHLY,
@@ -428,6 +449,7 @@ const byCalendar: Check[] = [
   check({
     id: `${P}.month.kit`,
     title: 'Read the dates of extinguisher and first-aid kit',
+    partName: 'Dates of extinguisher and first-aid kit',
     zone: 'cab',
     method: 'look',
     phases: MONTHLY,
@@ -441,6 +463,7 @@ const byCalendar: Check[] = [
   check({
     id: `${P}.month.tow-eyes`,
     title: 'Look at front tow eyes or hooks',
+    partName: 'Front tow eyes or hooks',
     zone: 'front',
     method: 'look',
     phases: MONTHLY,

@@ -11,6 +11,7 @@ const column: Check[] = [
   check({
     id: 'column-lift.columns',
     title: 'Look at both columns and their slides',
+    partName: 'Columns and slides',
     zone: 'rear',
     method: 'look',
     seconds: 10,
@@ -21,6 +22,7 @@ const column: Check[] = [
   check({
     id: 'column-lift.torsion',
     title: 'Fold platform and extension by hand',
+    partName: 'Folding of platform and extension',
     zone: 'rear',
     method: 'operate',
     moves: BY_HAND,
@@ -37,6 +39,7 @@ const column: Check[] = [
   check({
     id: 'column-lift.level-ride',
     title: 'Watch that it rides level',
+    partName: 'Level of the platform',
     zone: 'lift-controls',
     method: 'look',
     moves: moved('platform', 'lift-power', ['lift-gate']),
@@ -49,6 +52,7 @@ const column: Check[] = [
   check({
     id: 'column-lift.ground-tilt',
     title: 'Watch the tilt at the ground',
+    partName: 'Tilt at the ground',
     zone: 'lift-controls',
     method: 'operate',
     moves: moved('platform', 'lift-power', ['lift-gate']),
@@ -61,6 +65,7 @@ const column: Check[] = [
   check({
     id: 'column-lift.hydraulic-lock',
     title: 'Look at the hydraulic lock',
+    partName: 'Hydraulic lock',
     zone: 'lift-controls',
     method: 'operate',
     moves: moved('platform', 'lift-power', ['lift-gate']),

@@ -34,6 +34,7 @@ const checks: Check[] = [
   check({
     id: 'dump.body.damage',
     title: 'Look over floor, sides and headboard of the body',
+    partName: 'Body floor, sides and headboard',
     zone: 'driver-side',
     method: 'look',
     phases: ['pre-trip', 'post-trip'],
@@ -49,6 +50,7 @@ const checks: Check[] = [
   check({
     id: 'dump.body.residue',
     title: 'See that the body is empty of frozen and stuck material',
+    partName: 'Residue in the body',
     zone: 'rear',
     method: 'look',
     phases: ['pre-trip', 'post-trip'],
@@ -66,6 +68,7 @@ const checks: Check[] = [
   check({
     id: 'dump.hinge.pins',
     title: 'Look at both hinge pins',
+    partName: 'Body hinge pins',
     zone: 'rear',
     method: 'look',
     needs: ['lamp', 'chocked'],
@@ -82,6 +85,7 @@ const checks: Check[] = [
   check({
     id: 'dump.hinge.grease',
     title: 'Grease hinges, hoist and tailgate',
+    partName: 'Grease of hinges, hoist and tailgate',
     zone: 'rear',
     method: 'grease',
     phases: ['weekly', 'storage'],
@@ -96,6 +100,7 @@ const checks: Check[] = [
   check({
     id: 'dump.hoist.frame',
     title: 'Look at hoist frame and subframe',
+    partName: 'Hoist frame and subframe',
     zone: 'curb-side',
     method: 'look',
     needs: ['lamp', 'chocked'],
@@ -111,6 +116,7 @@ const checks: Check[] = [
   check({
     id: 'dump.prop',
     title: 'Swing the body prop out and look it over',
+    partName: 'Body prop',
     zone: 'driver-side',
     method: 'operate',
     moves: BY_HAND,
@@ -128,6 +134,7 @@ const checks: Check[] = [
   check({
     id: 'dump.tailgate.latches',
     title: 'Shake both tailgate latches',
+    partName: 'Tailgate latches',
     zone: 'rear',
     method: 'shake',
     needs: ['tailgate-latched', 'body-down'],
@@ -145,6 +152,7 @@ const checks: Check[] = [
   check({
     id: 'dump.tailgate.pins',
     title: 'Look at top pins and chains of the tailgate',
+    partName: 'Tailgate pins and chains',
     zone: 'rear',
     method: 'look',
     seconds: 8,
@@ -159,6 +167,7 @@ const checks: Check[] = [
   check({
     id: 'dump.tailgate.apron',
     title: 'Look at apron and rear mud flaps',
+    partName: 'Apron and rear flaps',
     zone: 'rear',
     method: 'look',
     seconds: 6,
@@ -172,6 +181,7 @@ const checks: Check[] = [
   check({
     id: 'dump.tarp',
     title: 'Run the tarp out and back',
+    partName: 'Tarp',
     zone: 'driver-side',
     method: 'operate',
     moves: moved('tarp', 'electric', ['dump']),
@@ -190,6 +200,7 @@ const checks: Check[] = [
   check({
     id: 'dump.cab-guard',
     title: 'Look at the cab guard',
+    partName: 'Cab guard',
     zone: 'curb-side',
     method: 'look',
     seconds: 5,
@@ -207,6 +218,7 @@ const checks: Check[] = [
   check({
     id: 'dump.lamps.body',
     title: 'Look at the lamps on the body',
+    partName: 'Body lamps',
     zone: 'rear',
     method: 'look',
     needs: ['lamps-on'],
@@ -229,6 +241,7 @@ const checks: Check[] = [
   check({
     id: 'dump.warning.lamp',
     title: 'Raise a hand’s breadth: body-up lamp',
+    partName: 'Body-up lamp',
     zone: 'seat',
     method: 'operate',
     moves: moved('hoist', 'power-take-off', ['dump']),
@@ -244,6 +257,7 @@ const checks: Check[] = [
   check({
     id: 'dump.warning.alarm',
     title: 'Listen for the body-up alarm',
+    partName: 'Body-up alarm',
     zone: 'seat',
     method: 'listen',
     moves: moved('hoist', 'power-take-off', ['dump']),
@@ -258,6 +272,7 @@ const checks: Check[] = [
   check({
     id: 'dump.vibrator',
     title: 'Try vibrator and heater of the body, where fitted',
+    partName: 'Body vibrator and heater',
     zone: 'curb-side',
     method: 'operate',
     moves: moved('vibrator', 'electric', []),
@@ -271,6 +286,7 @@ const checks: Check[] = [
   check({
     id: 'dump.cycle',
     title: 'Run the body up and down once',
+    partName: 'Body cycle',
     zone: 'hoist-controls',
     method: 'operate',
     moves: moved('hoist', 'power-take-off', ['dump']),
@@ -298,6 +314,7 @@ const checks: Check[] = [
   check({
     id: 'dump.stowed',
     title: 'Body down, power take-off out, gate latched',
+    partName: 'Body stowed for the road',
     zone: 'hoist-controls',
     method: 'look',
     needs: ['body-down', 'power-take-off-out', 'tailgate-latched'],
@@ -310,6 +327,7 @@ const checks: Check[] = [
   check({
     id: 'dump.wash',
     title: 'Wash the body and its underside',
+    partName: 'Body wash',
     zone: 'rear',
     method: 'clean',
     phases: ['post-trip', 'storage'],

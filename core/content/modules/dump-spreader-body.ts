@@ -37,6 +37,7 @@ const checks: Check[] = [
   check({
     id: 'combi.props',
     title: 'Swing both props out and look them over',
+    partName: 'Body props',
     zone: 'driver-side',
     method: 'operate',
     moves: BY_HAND,
@@ -53,6 +54,7 @@ const checks: Check[] = [
   check({
     id: 'combi.tilt.pins',
     title: 'Look at the tilt pins: the right side in',
+    partName: 'Tilt pins',
     zone: 'curb-side',
     method: 'look',
     seconds: 9,
@@ -69,6 +71,7 @@ const checks: Check[] = [
   check({
     id: 'combi.hinge',
     title: 'Look at hinges and side-tilt bearings',
+    partName: 'Hinges and side-tilt bearings',
     zone: 'rear',
     method: 'look',
     needs: ['lamp', 'chocked'],
@@ -80,6 +83,7 @@ const checks: Check[] = [
   check({
     id: 'combi.belt',
     title: 'Look at the floor belt and its edges',
+    partName: 'Floor belt',
     zone: 'rear',
     method: 'look',
     needs: ['secured'],
@@ -96,6 +100,7 @@ const checks: Check[] = [
   check({
     id: 'combi.cross-conveyor',
     title: 'Look at the cross conveyor',
+    partName: 'Cross conveyor',
     zone: 'front',
     method: 'look',
     needs: ['secured'],
@@ -113,6 +118,7 @@ const checks: Check[] = [
   check({
     id: 'combi.gate',
     title: 'Read gate and chute settings',
+    partName: 'Gate and chute settings',
     zone: 'front',
     method: 'look',
     seconds: 7,
@@ -124,6 +130,7 @@ const checks: Check[] = [
   check({
     id: 'combi.spinner',
     title: 'Turn the spinner by hand',
+    partName: 'Spinner',
     zone: 'front',
     method: 'feel',
     needs: ['secured', 'gloves'],
@@ -139,6 +146,7 @@ const checks: Check[] = [
   check({
     id: 'combi.air.regulator',
     title: 'Read the air regulator of gate and locks',
+    partName: 'Air regulator of gate and locks',
     zone: 'driver-side',
     method: 'look',
     needs: ['air-charged'],
@@ -150,6 +158,7 @@ const checks: Check[] = [
   check({
     id: 'combi.lock-outs',
     title: 'Try the lock-outs: dump against spread',
+    partName: 'Dump and spread lock-outs',
     zone: 'seat',
     method: 'operate',
     moves: moved('hoist', 'power-take-off', ['dump', 'spread'], {
@@ -165,6 +174,7 @@ const checks: Check[] = [
   check({
     id: 'combi.tailgate',
     title: 'Shake the tailgate and its air locks',
+    partName: 'Tailgate and air locks',
     zone: 'rear',
     method: 'shake',
     needs: ['tailgate-latched', 'body-down'],
@@ -177,6 +187,7 @@ const checks: Check[] = [
   check({
     id: 'combi.body',
     title: 'Look over sides, floor and cab guard',
+    partName: 'Body sides, floor and cab guard',
     zone: 'curb-side',
     method: 'look',
     phases: ['pre-trip', 'post-trip'],
@@ -188,6 +199,7 @@ const checks: Check[] = [
   check({
     id: 'combi.lamps',
     title: 'Look at the lamps on the body',
+    partName: 'Body lamps',
     zone: 'rear',
     method: 'look',
     needs: ['lamps-on'],
@@ -211,6 +223,7 @@ const checks: Check[] = [
   check({
     id: 'combi.up-lamp',
     title: 'Raise a hand’s breadth: body-up lamp and alarm',
+    partName: 'Body-up lamp and alarm',
     zone: 'seat',
     method: 'operate',
     moves: moved('hoist', 'power-take-off', ['dump']),
@@ -226,6 +239,7 @@ const checks: Check[] = [
   check({
     id: 'combi.dump-cycle',
     title: 'Run the body up, tilted, and down',
+    partName: 'Body cycle, tilted',
     zone: 'body-controls',
     method: 'operate',
     moves: moved('hoist', 'power-take-off', ['dump']),
@@ -252,6 +266,7 @@ const checks: Check[] = [
   check({
     id: 'combi.spread-cycle',
     title: 'Run belt, cross conveyor and spinner empty',
+    partName: 'Spread cycle',
     zone: 'body-controls',
     method: 'operate',
     moves: moved('conveyor', 'power-take-off', ['spread']),
@@ -270,6 +285,7 @@ const checks: Check[] = [
   check({
     id: 'combi.wash',
     title: 'Wash it with the belt running',
+    partName: 'Wash of body and belt',
     zone: 'body-controls',
     method: 'clean',
     moves: moved('conveyor', 'power-take-off', []),
@@ -285,6 +301,7 @@ const checks: Check[] = [
   check({
     id: 'combi.grease',
     title: 'Grease hinges, rollers and locks',
+    partName: 'Grease of hinges, rollers and locks',
     zone: 'rear',
     method: 'grease',
     phases: ['weekly', 'storage'],

@@ -27,6 +27,7 @@ const front: Check[] = [
   check({
     id: 'plow.hitch',
     title: 'Look at hitch, bumper plate and push frame',
+    partName: 'Hitch, bumper plate and push frame',
     zone: 'front',
     method: 'look',
     needs: ['lamp'],
@@ -47,6 +48,7 @@ const front: Check[] = [
   check({
     id: 'plow.lamps',
     title: 'Look at the upper headlamps and plow lamps',
+    partName: 'Plow headlamps and lamps',
     zone: 'front',
     method: 'look',
     needs: ['lamps-on'],
@@ -70,6 +72,7 @@ const front: Check[] = [
   check({
     id: 'plow.angle',
     title: 'See that angle stops and angle pins hold',
+    partName: 'Angle stops and pins',
     zone: 'front',
     method: 'look',
     seconds: 7,
@@ -80,6 +83,7 @@ const front: Check[] = [
   check({
     id: 'plow.deflector',
     title: 'Look at deflector and snow curtain',
+    partName: 'Deflector and snow curtain',
     zone: 'front',
     method: 'look',
     seconds: 5,
@@ -95,6 +99,7 @@ const front: Check[] = [
   check({
     id: 'plow.storm-card',
     title: 'Read the storm card: size, track, wind, pavement',
+    partName: 'Storm card',
     zone: 'cab',
     method: 'look',
     phases: ['pre-trip'],
@@ -111,6 +116,7 @@ const front: Check[] = [
   check({
     id: 'plow.channel',
     title: 'Call the desk on the storm channel by your call sign',
+    partName: 'Storm channel',
     zone: 'cab',
     method: 'listen',
     phases: ['pre-trip'],
@@ -127,6 +133,7 @@ const front: Check[] = [
   check({
     id: 'plow.clothing',
     title: 'Count spare gloves, face cover, warm layers, dry bag',
+    partName: 'Clothing for the storm',
     zone: 'cab',
     method: 'count',
     phases: ['pre-trip'],
@@ -140,6 +147,7 @@ const front: Check[] = [
   check({
     id: 'plow.additive',
     title: 'See that the fuel is full and treated for the cold',
+    partName: 'Fuel and cold additive',
     zone: 'cab',
     method: 'look',
     phases: ['pre-trip'],
@@ -159,6 +167,7 @@ const front: Check[] = [
   check({
     id: 'plow.spare-bolts',
     title: 'Count the spare shear bolts and pins',
+    partName: 'Spare shear bolts and pins',
     zone: 'cab',
     method: 'count',
     phases: ['pre-trip', 'hook-up'],
@@ -177,6 +186,7 @@ const front: Check[] = [
   check({
     id: 'plow.shear-bolts',
     title: 'Look at the shear bolts that are in',
+    partName: 'Shear bolts',
     zone: 'front',
     method: 'look',
     seconds: 7,
@@ -192,6 +202,7 @@ const front: Check[] = [
   check({
     id: 'plow.float',
     title: 'Try float: lower it and see it follow the ground',
+    partName: 'Plow float',
     zone: 'plow-controls',
     method: 'operate',
     moves: moved('blade', 'engine', ['plow'], { ends: 'on the ground' }),
@@ -209,6 +220,7 @@ const front: Check[] = [
   check({
     id: 'plow.cycle',
     title: 'Run the plow up, down, left and right',
+    partName: 'Plow cycle',
     zone: 'plow-controls',
     method: 'operate',
     moves: moved('blade', 'engine', ['plow'], { ends: 'raised and locked for the road' }),
@@ -228,6 +240,7 @@ const front: Check[] = [
   check({
     id: 'plow.hook-up',
     title: 'Drive in, lower the hitch, pin it, connect',
+    partName: 'Plow hook-up',
     zone: 'plow-controls',
     method: 'operate',
     moves: moved('hook-up', 'rolling', ['plow'], {
@@ -249,6 +262,7 @@ const front: Check[] = [
   check({
     id: 'plow.storage',
     title: 'Set it down on its stand, caps on, rods greased',
+    partName: 'Plow in storage',
     zone: 'front',
     method: 'operate',
     needs: ['blade-down', 'secured'],

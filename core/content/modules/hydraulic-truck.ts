@@ -23,6 +23,7 @@ const own: Check[] = [
   check({
     id: `${P}.cab.loose`,
     title: 'Clear the cab before it is tilted',
+    partName: 'Loose things in the cab',
     zone: 'cab',
     method: 'look',
     phases: ['weekly', 'monthly'],
@@ -36,6 +37,7 @@ const own: Check[] = [
   check({
     id: `${P}.cab.tilt-cylinder`,
     title: 'Look at tilt pump, cylinder and line',
+    partName: 'Cab tilt pump and cylinder',
     zone: 'driver-front-wheel',
     method: 'look',
     phases: ['weekly', 'monthly'],
@@ -50,6 +52,7 @@ const own: Check[] = [
   check({
     id: `${P}.cab.prop`,
     title: 'Tilt the cab and lock its prop',
+    partName: 'Tilt cab and prop',
     zone: 'front',
     method: 'operate',
     moves: moved('cab', 'hand', ['road'], { held: 'brake-and-chocks' }),
@@ -67,6 +70,7 @@ const own: Check[] = [
   check({
     id: `${P}.cab.latches`,
     title: 'Cab down: both latches',
+    partName: 'Cab latches',
     zone: 'front-corner',
     method: 'shake',
     precedes: ['movement'],
@@ -84,6 +88,7 @@ const own: Check[] = [
   check({
     id: `${P}.exhaust.regeneration`,
     title: 'Read the after-treatment lamp',
+    partName: 'After-treatment lamp',
     zone: 'seat',
     method: 'look',
     needs: ['key-on'],
@@ -103,6 +108,7 @@ const own: Check[] = [
   check({
     id: `${P}.brake.engine`,
     title: 'Try the engine brake',
+    partName: 'Engine brake',
     zone: 'seat',
     method: 'operate',
     moves: moved('engine-brake', 'engine', [], { clear: 'hand' }),
@@ -202,7 +208,7 @@ export const hydraulicTruck: Module = module({
     ...shared.checks,
     ...own.filter(({ zone }) => zone !== 'brake-tests'),
   ],
-  procedures: [tilt],
+  procedures: [...shared.procedures, tilt],
   combinations: shared.combinations,
   services: shared.services,
 });

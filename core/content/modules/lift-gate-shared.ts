@@ -18,6 +18,7 @@ export function liftChecks(p: string): Check[] {
     check({
       id: `${p}.charging-lead`,
       title: 'Look at charging lead and its socket',
+      partName: 'Charging lead and socket',
       zone: 'rear',
       method: 'look',
       phases: ['pre-trip', 'under-way', 'hook-up', 'before-use'],
@@ -38,6 +39,7 @@ export function liftChecks(p: string): Check[] {
     check({
       id: `${p}.battery.box`,
       title: 'Shake the battery box and its hold-down',
+      partName: 'Lift battery box',
       zone: 'rear',
       method: 'shake',
       needs: ['gloves', 'glasses'],
@@ -55,6 +57,7 @@ export function liftChecks(p: string): Check[] {
     check({
       id: `${p}.battery.state`,
       title: 'Read the state of the lift battery',
+      partName: 'Lift battery charge',
       zone: 'rear',
       method: 'look',
       seconds: 8,
@@ -70,6 +73,7 @@ export function liftChecks(p: string): Check[] {
     check({
       id: `${p}.pump.box`,
       title: 'Open the pump box: level, dirt, connections',
+      partName: 'Lift pump box',
       zone: 'rear',
       method: 'look',
       phases: ['weekly', 'pre-trip'],
@@ -94,6 +98,7 @@ export function liftChecks(p: string): Check[] {
     check({
       id: `${p}.structure`,
       title: 'Look over arms, frame and welds',
+      partName: 'Lift arms, frame and welds',
       zone: 'rear',
       method: 'look',
       phases: ['pre-trip', 'before-use'],
@@ -110,6 +115,7 @@ export function liftChecks(p: string): Check[] {
     check({
       id: `${p}.pins`,
       title: 'Look at every pivot pin and keeper',
+      partName: 'Pivot pins and keepers',
       zone: 'rear',
       method: 'look',
       phases: ['pre-trip', 'weekly'],
@@ -121,6 +127,7 @@ export function liftChecks(p: string): Check[] {
     check({
       id: `${p}.platform.surface`,
       title: 'Look at the platform: surface, edges, extension',
+      partName: 'Lift platform',
       zone: 'rear',
       method: 'look',
       phases: ['pre-trip', 'before-use'],
@@ -140,6 +147,7 @@ export function liftChecks(p: string): Check[] {
     check({
       id: `${p}.cart-stops`,
       title: 'Raise and drop the cart stops',
+      partName: 'Cart stops',
       zone: 'rear',
       method: 'operate',
       phases: ['pre-trip', 'before-use'],
@@ -153,6 +161,7 @@ export function liftChecks(p: string): Check[] {
     check({
       id: `${p}.decals`,
       title: 'Read rated load and operating decals',
+      partName: 'Rated load and decals',
       zone: 'rear',
       method: 'look',
       phases: ['pre-trip', 'before-use'],
@@ -167,6 +176,7 @@ export function liftChecks(p: string): Check[] {
     check({
       id: `${p}.switches`,
       title: 'Try every switch, let go of each',
+      partName: 'Lift switches',
       zone: 'lift-controls',
       method: 'operate',
       phases: ['pre-trip', 'before-use'],
@@ -185,6 +195,7 @@ export function liftChecks(p: string): Check[] {
     check({
       id: `${p}.lamps`,
       title: 'Look at lamps and flags of the platform',
+      partName: 'Platform lamps and flags',
       zone: 'rear',
       method: 'look',
       needs: ['lamps-on'],
@@ -209,6 +220,7 @@ export function liftChecks(p: string): Check[] {
     check({
       id: `${p}.transit.latch`,
       title: 'Shake the transit hook and latch',
+      partName: 'Transit hook and latch',
       zone: 'rear',
       method: 'shake',
       needs: ['platform-stowed', 'secured'],
@@ -222,6 +234,7 @@ export function liftChecks(p: string): Check[] {
     check({
       id: `${p}.padlocks`,
       title: 'Read padlock and seal numbers',
+      partName: 'Padlocks and seals',
       zone: 'rear',
       method: 'look',
       seconds: 8,
@@ -232,6 +245,7 @@ export function liftChecks(p: string): Check[] {
     check({
       id: `${p}.grease`,
       title: 'Grease the pivots of the lift',
+      partName: 'Lift grease points',
       zone: 'rear',
       method: 'grease',
       phases: ['monthly'],
@@ -245,6 +259,7 @@ export function liftChecks(p: string): Check[] {
     check({
       id: `${p}.stowed`,
       title: 'Stowed, latched, cab switch off',
+      partName: 'Lift stowed',
       zone: 'lift-controls',
       method: 'look',
       needs: ['platform-stowed', 'lift-power-off'],
@@ -294,6 +309,7 @@ export const cycleCheck = (p: string, title: string): Check =>
   check({
     id: `${p}.cycle`,
     title,
+    partName: 'Lift cycle',
     zone: 'lift-controls',
     method: 'operate',
     moves: moved('platform', 'lift-power', ['lift-gate'], {

@@ -28,6 +28,7 @@ const own: Check[] = [
   check({
     id: `${P}.brake.master`,
     title: 'Look at master cylinder, lines and hoses to each wheel',
+    partName: 'Master cylinder and brake lines',
     zone: 'engine-bay',
     method: 'look',
     needs: ['engine-off', 'lamp'],
@@ -49,6 +50,7 @@ const own: Check[] = [
   check({
     id: `${P}.brake.lamp`,
     title: 'Set and release the parking brake: its lamp',
+    partName: 'Parking brake lamp',
     zone: 'seat',
     method: 'operate',
     moves: BY_HAND,
@@ -64,6 +66,7 @@ const own: Check[] = [
   check({
     id: `${P}.drive.boots`,
     title: 'Look at the boots of drive shafts and steering joints',
+    partName: 'Drive shaft and steering boots',
     zone: 'driver-front-wheel',
     method: 'look',
     needs: ['lamp', 'chocked'],
@@ -80,6 +83,7 @@ const own: Check[] = [
   check({
     id: `${P}.drive.shields`,
     title: 'Look at splash shields and skid plates',
+    partName: 'Splash shields and skid plates',
     zone: 'front',
     method: 'look',
     seconds: 8,
@@ -94,6 +98,7 @@ const own: Check[] = [
   check({
     id: `${P}.drive.slip`,
     title: 'Listen for slip as it takes the load',
+    partName: 'Transmission slip',
     zone: 'seat',
     method: 'listen',
     phases: ['under-way'],
@@ -110,6 +115,7 @@ const own: Check[] = [
   check({
     id: `${P}.spare`,
     title: 'Look at the spare: wall, tread, mounting',
+    partName: 'Spare wheel',
     zone: 'rear',
     method: 'look',
     phases: ['pre-trip'],
@@ -124,6 +130,7 @@ const own: Check[] = [
   check({
     id: `${P}.pintle`,
     title: 'Open, close and pin the pintle',
+    partName: 'Pintle hook',
     zone: 'rear',
     method: 'operate',
     moves: BY_HAND,
@@ -139,6 +146,7 @@ const own: Check[] = [
   check({
     id: `${P}.records`,
     title: 'Find the folder: registration, card, accident form',
+    partName: 'Folder of papers',
     zone: 'cab',
     method: 'look',
     seconds: 10,
@@ -186,5 +194,6 @@ export const lightFourWheelDrive: Module = module({
     ...offRoadDriveLine(P).filter(({ id }) => id.includes('.transfer.')),
   ],
   combinations: shared.combinations,
+  procedures: shared.procedures,
   services: shared.services,
 });

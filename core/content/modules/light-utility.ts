@@ -20,6 +20,7 @@ const checks: Check[] = [
   check({
     id: `${P}.debris.radiator`,
     title: 'Clear grass and mud from radiator and screens',
+    partName: 'Radiator and screens',
     zone: 'front',
     method: 'clean',
     phases: ['pre-trip', 'post-trip'],
@@ -33,6 +34,7 @@ const checks: Check[] = [
   check({
     id: `${P}.debris.exhaust`,
     title: 'Clear grass from exhaust and skid plates',
+    partName: 'Grass at the exhaust',
     zone: 'rear',
     method: 'clean',
     phases: ['pre-trip', 'under-way', 'post-trip'],
@@ -50,6 +52,7 @@ const checks: Check[] = [
   check({
     id: `${P}.spark-screen`,
     title: 'Tap out the spark screen',
+    partName: 'Spark screen',
     zone: 'rear',
     method: 'clean',
     phases: ['monthly'],
@@ -66,6 +69,7 @@ const checks: Check[] = [
   check({
     id: `${P}.belt-drive`,
     title: 'Look into the intakes of the belt drive',
+    partName: 'Belt drive intakes',
     zone: 'driver-side',
     method: 'look',
     seconds: 7,
@@ -77,6 +81,7 @@ const checks: Check[] = [
   check({
     id: `${P}.air-filter`,
     title: 'Open the air filter box',
+    partName: 'Air filter box',
     zone: 'rear',
     method: 'look',
     phases: ['weekly', 'pre-trip'],
@@ -89,6 +94,7 @@ const checks: Check[] = [
   check({
     id: `${P}.oil`,
     title: 'Read the oil on the second dip',
+    partName: 'Engine oil',
     zone: 'rear',
     method: 'look',
     needs: ['engine-off', 'level-ground', 'rag'],
@@ -105,6 +111,7 @@ const checks: Check[] = [
   check({
     id: `${P}.coolant`,
     title: 'Read the coolant bottle',
+    partName: 'Coolant bottle',
     zone: 'front',
     method: 'look',
     needs: ['engine-cold'],
@@ -118,6 +125,7 @@ const checks: Check[] = [
   check({
     id: `${P}.leaks`,
     title: 'Look under it',
+    partName: 'Leaks underneath',
     zone: 'driver-side',
     method: 'look',
     needs: ['secured'],
@@ -133,6 +141,7 @@ const checks: Check[] = [
   check({
     id: `${P}.fuel.cap`,
     title: 'Look at fuel cap and tank',
+    partName: 'Fuel cap and tank',
     zone: 'curb-side',
     method: 'look',
     seconds: 4,
@@ -143,6 +152,7 @@ const checks: Check[] = [
   check({
     id: `${P}.cv-boots`,
     title: 'Look at the boots of the axle shafts',
+    partName: 'Axle shaft boots',
     zone: 'curb-side',
     method: 'look',
     needs: ['lamp'],
@@ -154,6 +164,7 @@ const checks: Check[] = [
   check({
     id: `${P}.prop-shaft.grease`,
     title: 'Grease the prop shaft',
+    partName: 'Prop shaft grease',
     zone: 'curb-side',
     method: 'grease',
     phases: ['weekly'],
@@ -166,6 +177,7 @@ const checks: Check[] = [
   check({
     id: `${P}.suspension`,
     title: 'Push each corner down, look at arms and shocks',
+    partName: 'Suspension arms and shocks',
     zone: 'driver-side',
     method: 'shake',
     seconds: 12,
@@ -179,6 +191,7 @@ const checks: Check[] = [
   check({
     id: `${P}.steering`,
     title: 'Turn from lock to lock',
+    partName: 'Steering',
     zone: 'seat',
     method: 'operate',
     moves: moved('steering', 'engine', ['road', 'yard']),
@@ -194,6 +207,7 @@ const checks: Check[] = [
   check({
     id: `${P}.brake.pedal`,
     title: 'Hold the brake pedal',
+    partName: 'Brake pedal',
     zone: 'seat',
     method: 'operate',
     needs: ['pedal-held-by-driver'],
@@ -207,6 +221,7 @@ const checks: Check[] = [
   check({
     id: `${P}.brake.fluid`,
     title: 'Read the brake fluid',
+    partName: 'Brake fluid',
     zone: 'front',
     method: 'look',
     seconds: 4,
@@ -217,6 +232,7 @@ const checks: Check[] = [
   check({
     id: `${P}.brake.parking`,
     title: 'Set the parking brake and push',
+    partName: 'Parking brake',
     zone: 'seat',
     method: 'operate',
     moves: BY_HAND,
@@ -228,6 +244,7 @@ const checks: Check[] = [
   check({
     id: `${P}.roll-over`,
     title: 'Shake the roll-over frame',
+    partName: 'Roll-over frame',
     zone: 'driver-side',
     method: 'shake',
     seconds: 6,
@@ -238,6 +255,7 @@ const checks: Check[] = [
   check({
     id: `${P}.harness`,
     title: 'Click and pull each harness',
+    partName: 'Harnesses',
     zone: 'seat',
     each: 'seat',
     method: 'operate',
@@ -251,6 +269,7 @@ const checks: Check[] = [
   check({
     id: `${P}.nets`,
     title: 'Latch doors or nets',
+    partName: 'Doors or nets',
     zone: 'seat',
     method: 'operate',
     moves: BY_HAND,
@@ -264,6 +283,7 @@ const checks: Check[] = [
   check({
     id: `${P}.bed`,
     title: 'Latch the cargo bed',
+    partName: 'Cargo bed latch',
     zone: 'rear',
     method: 'operate',
     moves: BY_HAND,
@@ -279,6 +299,7 @@ const checks: Check[] = [
   check({
     id: `${P}.lamps`,
     title: 'Look at head, tail and brake lamps',
+    partName: 'Head, tail and brake lamps',
     zone: 'front',
     method: 'look',
     needs: ['lamps-on'],
@@ -302,6 +323,7 @@ const checks: Check[] = [
   check({
     id: `${P}.horn`,
     title: 'Horn and reverse alarm',
+    partName: 'Horn and reverse alarm',
     zone: 'seat',
     method: 'operate',
     moves: moved('horn', 'electric', [], { clear: 'hand', held: 'no-matter' }),
@@ -314,6 +336,7 @@ const checks: Check[] = [
   check({
     id: `${P}.extinguisher`,
     title: 'Look at extinguisher and first-aid kit',
+    partName: 'Extinguisher and first-aid kit',
     zone: 'rear',
     method: 'look',
     seconds: 6,
@@ -325,6 +348,7 @@ const checks: Check[] = [
   check({
     id: `${P}.throttle`,
     title: 'Press the throttle and let go',
+    partName: 'Throttle',
     zone: 'seat',
     method: 'operate',
     moves: BY_HAND,
@@ -337,6 +361,7 @@ const checks: Check[] = [
   check({
     id: `${P}.battery`,
     title: 'Shake the battery',
+    partName: 'Battery',
     zone: 'front',
     method: 'shake',
     seconds: 5,
@@ -351,6 +376,7 @@ const checks: Check[] = [
   check({
     id: `${P}.helmet`,
     title: 'Helmet and eye protection as the house asks',
+    partName: 'Helmet and eye protection',
     zone: 'seat',
     method: 'look',
     seconds: 3,

@@ -35,6 +35,7 @@ const checks: Check[] = [
   check({
     id: 'loader-crane.bolts',
     title: 'Look at the mounting bolts of the base',
+    partName: 'Crane base bolts',
     zone: 'driver-side',
     method: 'look',
     needs: ['lamp'],
@@ -50,6 +51,7 @@ const checks: Check[] = [
   check({
     id: 'loader-crane.structure',
     title: 'Look over column, booms and welds',
+    partName: 'Column, booms and welds',
     zone: 'driver-side',
     method: 'look',
     seconds: 16,
@@ -61,6 +63,7 @@ const checks: Check[] = [
   check({
     id: 'loader-crane.pins',
     title: 'Look at boom pins and keepers',
+    partName: 'Boom pins and keepers',
     zone: 'driver-side',
     method: 'look',
     seconds: 9,
@@ -71,6 +74,7 @@ const checks: Check[] = [
   check({
     id: 'loader-crane.extensions',
     title: 'Look at the slide pads of the extensions',
+    partName: 'Extension slide pads',
     zone: 'driver-side',
     method: 'look',
     phases: ['weekly', 'before-use'],
@@ -85,6 +89,7 @@ const checks: Check[] = [
   check({
     id: 'loader-crane.hook',
     title: 'Open the latch of the hook, look at throat and swivel',
+    partName: 'Hook, latch and swivel',
     zone: 'curb-side',
     method: 'operate',
     moves: BY_HAND,
@@ -101,6 +106,7 @@ const checks: Check[] = [
   check({
     id: 'loader-crane.slings',
     title: 'Run each sling through your hands',
+    partName: 'Slings',
     zone: 'curb-side',
     each: 'sling',
     method: 'feel',
@@ -126,6 +132,7 @@ const checks: Check[] = [
   check({
     id: 'loader-crane.shackles',
     title: 'Look at shackles and their pins',
+    partName: 'Shackles and pins',
     zone: 'curb-side',
     method: 'look',
     phases: ['pre-trip', 'before-use'],
@@ -138,6 +145,7 @@ const checks: Check[] = [
   check({
     id: 'loader-crane.chart',
     title: 'Read the load chart at the controls',
+    partName: 'Load chart',
     zone: 'crane-controls',
     method: 'look',
     phases: ['pre-trip', 'before-use'],
@@ -150,6 +158,7 @@ const checks: Check[] = [
   check({
     id: 'loader-crane.outriggers.locks',
     title: 'Pull at both outrigger beams: locked in',
+    partName: 'Outrigger beams',
     zone: 'driver-side',
     each: 'outrigger',
     method: 'shake',
@@ -168,6 +177,7 @@ const checks: Check[] = [
   check({
     id: 'loader-crane.outriggers.legs',
     title: 'Look at legs, feet and pads',
+    partName: 'Legs, feet and pads',
     zone: 'driver-side',
     each: 'outrigger',
     method: 'look',
@@ -182,6 +192,7 @@ const checks: Check[] = [
   check({
     id: 'loader-crane.overload',
     title: 'Try the overload protection at the end of a boom',
+    partName: 'Overload protection',
     zone: 'crane-controls',
     method: 'operate',
     moves: moved('crane', 'power-take-off', ['crane'], {
@@ -207,6 +218,7 @@ const checks: Check[] = [
   check({
     id: 'loader-crane.emergency-stops',
     title: 'Press each emergency stop',
+    partName: 'Emergency stops',
     zone: 'crane-controls',
     each: 'emergency-stop',
     method: 'operate',
@@ -230,6 +242,7 @@ const checks: Check[] = [
   check({
     id: 'loader-crane.remote',
     title: 'Try the remote: battery, neutral, stop',
+    partName: 'Crane remote',
     zone: 'crane-controls',
     method: 'operate',
     moves: moved('crane', 'power-take-off', ['crane'], { held: 'brake-and-chocks' }),
@@ -253,6 +266,7 @@ const checks: Check[] = [
   check({
     id: 'loader-crane.warning',
     title: 'Look at boom-height and outrigger warnings in the cab',
+    partName: 'Boom and outrigger warnings',
     zone: 'seat',
     method: 'look',
     needs: ['key-on'],
@@ -264,6 +278,7 @@ const checks: Check[] = [
   check({
     id: 'loader-crane.ppe',
     title: 'Helmet, vest, gloves: on',
+    partName: 'Helmet, vest and gloves',
     zone: 'curb-side',
     method: 'look',
     needs: ['hard-hat'],
@@ -279,6 +294,7 @@ const checks: Check[] = [
   check({
     id: 'loader-crane.stowed',
     title: 'Folded, in its rest, locked',
+    partName: 'Crane stowed',
     zone: 'curb-side',
     method: 'look',
     needs: ['boom-cradled', 'outriggers-in'],
@@ -291,6 +307,7 @@ const checks: Check[] = [
   check({
     id: 'loader-crane.grease',
     title: 'Grease column, pins and slides',
+    partName: 'Crane grease points',
     zone: 'driver-side',
     method: 'grease',
     phases: ['weekly'],
@@ -304,6 +321,7 @@ const checks: Check[] = [
   check({
     id: 'loader-crane.cycle',
     title: 'Run every function once, unloaded',
+    partName: 'Crane cycle',
     zone: 'crane-controls',
     method: 'operate',
     moves: moved('crane', 'power-take-off', ['crane'], { held: 'brake-and-chocks' }),

@@ -27,6 +27,7 @@ const own: Check[] = [
   check({
     id: `${P}.spare.mount`,
     title: 'Shake the spare and its mounting',
+    partName: 'Spare wheel and mounting',
     zone: 'driver-side',
     method: 'shake',
     seconds: 9,
@@ -38,6 +39,7 @@ const own: Check[] = [
   check({
     id: `${P}.spare.pressure`,
     title: 'Gauge the spare',
+    partName: 'Pressure of the spare',
     zone: 'driver-side',
     method: 'measure',
     phases: ['weekly', 'monthly'],
@@ -51,6 +53,7 @@ const own: Check[] = [
   check({
     id: `${P}.cover.bows`,
     title: 'Look at cover, bows and ropes',
+    partName: 'Cover, bows and ropes',
     zone: 'driver-side',
     method: 'look',
     seconds: 10,
@@ -62,6 +65,7 @@ const own: Check[] = [
   check({
     id: `${P}.seats.troop`,
     title: 'Let each troop seat down and lock it',
+    partName: 'Troop seats',
     zone: 'rear',
     each: 'troop-seat',
     method: 'operate',
@@ -77,6 +81,7 @@ const own: Check[] = [
   check({
     id: `${P}.seats.strap`,
     title: 'Hook the safety strap across the tailgate',
+    partName: 'Tailgate safety strap',
     zone: 'rear',
     method: 'operate',
     moves: BY_HAND,
@@ -88,6 +93,7 @@ const own: Check[] = [
   check({
     id: `${P}.tailgate.pins`,
     title: 'Look at every retaining pin of tailgate and sides',
+    partName: 'Retaining pins',
     zone: 'rear',
     method: 'look',
     seconds: 10,
@@ -103,6 +109,7 @@ const own: Check[] = [
   check({
     id: `${P}.pintle`,
     title: 'Open, close and pin the tow pintle',
+    partName: 'Tow pintle',
     zone: 'rear',
     method: 'operate',
     moves: BY_HAND,
@@ -117,6 +124,7 @@ const own: Check[] = [
   check({
     id: `${P}.pintle.braces`,
     title: 'Look at pintle braces and lifting rings',
+    partName: 'Pintle braces and lifting rings',
     zone: 'rear',
     method: 'look',
     seconds: 7,
@@ -127,6 +135,7 @@ const own: Check[] = [
   check({
     id: `${P}.blackout`,
     title: 'Turn the lamp switch through every place',
+    partName: 'Blackout lamp switch',
     zone: 'front',
     method: 'operate',
     moves: BY_HAND,
@@ -142,6 +151,7 @@ const own: Check[] = [
   check({
     id: `${P}.fording`,
     title: 'Look at drain plugs and seals for fording',
+    partName: 'Drain plugs and fording seals',
     zone: 'driver-front-wheel',
     method: 'look',
     phases: ['before-use', 'monthly'],
@@ -154,6 +164,7 @@ const own: Check[] = [
   check({
     id: `${P}.body.hooks`,
     title: 'Look at body hold-downs and tie rings',
+    partName: 'Body hold-downs and tie rings',
     zone: 'curb-side',
     method: 'look',
     seconds: 8,
@@ -164,6 +175,7 @@ const own: Check[] = [
   check({
     id: `${P}.tools`,
     title: 'Count shovel, axe, jerrycans and tow chain',
+    partName: 'Shovel, axe, jerrycans and tow chain',
     zone: 'curb-side',
     method: 'count',
     seconds: 9,
@@ -214,5 +226,6 @@ export const offRoadTruck: Module = module({
   shapes: [...chassisShapes(measures), rect('body', 2.8, -1.2, 4.6, 2.4, 0.05)],
   checks: [...shared.checks, ...own],
   combinations: shared.combinations,
+  procedures: shared.procedures,
   services: shared.services,
 });

@@ -22,6 +22,7 @@ const checks: Check[] = [
   check({
     id: 'passenger-lift.cover',
     title: 'Look at cover and padding',
+    partName: 'Lift cover and padding',
     zone: 'lift-door',
     method: 'look',
     seconds: 6,
@@ -32,6 +33,7 @@ const checks: Check[] = [
   check({
     id: 'passenger-lift.door.secured',
     title: 'Open the lift door and shake it in its holder',
+    partName: 'Lift door',
     zone: 'lift-door',
     method: 'shake',
     phases: ['pre-trip', 'before-use'],
@@ -48,6 +50,7 @@ const checks: Check[] = [
   check({
     id: 'passenger-lift.labels',
     title: 'Read labels and rated load',
+    partName: 'Labels and rated load',
     zone: 'lift-door',
     method: 'look',
     phases: ['pre-trip', 'before-use'],
@@ -63,6 +66,7 @@ const checks: Check[] = [
   check({
     id: 'passenger-lift.manual-pump',
     title: 'See the pump pole and read the instructions',
+    partName: 'Hand pump pole and instructions',
     zone: 'lift-door',
     method: 'look',
     seconds: 8,
@@ -77,6 +81,7 @@ const checks: Check[] = [
   check({
     id: 'passenger-lift.manual-try',
     title: 'Pump it up by hand and let it down',
+    partName: 'Hand pump',
     zone: 'lift-controls',
     method: 'operate',
     moves: moved('platform', 'hand', ['passenger-lift']),
@@ -92,6 +97,7 @@ const checks: Check[] = [
   check({
     id: 'passenger-lift.structure',
     title: 'Look over arms, platform and welds',
+    partName: 'Lift arms, platform and welds',
     zone: 'lift-door',
     method: 'look',
     phases: ['pre-trip', 'before-use'],
@@ -108,6 +114,7 @@ const checks: Check[] = [
   check({
     id: 'passenger-lift.surface',
     title: 'Look at the platform surface',
+    partName: 'Platform surface',
     zone: 'lift-door',
     method: 'look',
     phases: ['pre-trip', 'before-use'],
@@ -124,6 +131,7 @@ const checks: Check[] = [
   check({
     id: 'passenger-lift.handrails',
     title: 'Shake both handrails',
+    partName: 'Lift handrails',
     zone: 'lift-door',
     each: 'handrail',
     method: 'shake',
@@ -138,6 +146,7 @@ const checks: Check[] = [
   check({
     id: 'passenger-lift.barriers',
     title: 'Work inner and outer barrier by hand',
+    partName: 'Inner and outer barrier',
     zone: 'lift-door',
     each: 'barrier',
     method: 'operate',
@@ -154,6 +163,7 @@ const checks: Check[] = [
   check({
     id: 'passenger-lift.belt',
     title: 'Pull the platform belt',
+    partName: 'Platform belt',
     zone: 'lift-door',
     method: 'operate',
     phases: ['pre-trip', 'before-use'],
@@ -170,6 +180,7 @@ const checks: Check[] = [
   check({
     id: 'passenger-lift.head-guard',
     title: 'Look at head guard and threshold warning',
+    partName: 'Head guard and threshold warning',
     zone: 'lift-door',
     method: 'look',
     needs: ['lift-door-open'],
@@ -182,6 +193,7 @@ const checks: Check[] = [
   check({
     id: 'passenger-lift.mat',
     title: 'Step on mat or pinch stop',
+    partName: 'Threshold mat or pinch stop',
     zone: 'lift-controls',
     method: 'operate',
     phases: ['pre-trip', 'before-use'],
@@ -204,6 +216,7 @@ const checks: Check[] = [
   check({
     id: 'passenger-lift.seal',
     title: 'Look at the door seal',
+    partName: 'Door seal',
     zone: 'lift-door',
     method: 'look',
     seconds: 5,
@@ -214,6 +227,7 @@ const checks: Check[] = [
   check({
     id: 'passenger-lift.lamps',
     title: 'Look at door and platform lamps',
+    partName: 'Door and platform lamps',
     zone: 'lift-door',
     method: 'look',
     needs: ['lamps-on'],
@@ -232,6 +246,7 @@ const checks: Check[] = [
   check({
     id: 'passenger-lift.interlock.brake',
     title: 'Release the parking brake: the lift must not move',
+    partName: 'Parking brake interlock',
     zone: 'lift-controls',
     method: 'operate',
     moves: moved('platform', 'key', ['passenger-lift'], {
@@ -257,6 +272,7 @@ const checks: Check[] = [
   check({
     id: 'passenger-lift.interlock.park',
     title: 'Out of park: the lift must not move',
+    partName: 'Park interlock',
     zone: 'lift-controls',
     method: 'operate',
     moves: moved('platform', 'key', ['passenger-lift'], {
@@ -281,6 +297,7 @@ const checks: Check[] = [
   check({
     id: 'passenger-lift.interlock.door',
     title: 'Door shut: the lift must not move',
+    partName: 'Lift door interlock',
     zone: 'lift-controls',
     method: 'operate',
     moves: moved('platform', 'key', ['passenger-lift'], { takesAway: 'lift door' }),
@@ -302,6 +319,7 @@ const checks: Check[] = [
   check({
     id: 'passenger-lift.interlock.drive',
     title: 'Lift out: the bus must not drive',
+    partName: 'Drive interlock',
     zone: 'lift-controls',
     method: 'operate',
     moves: moved('driving', 'engine', ['passenger-lift'], {
@@ -328,6 +346,7 @@ const checks: Check[] = [
   check({
     id: 'passenger-lift.clear-zone',
     title: 'Pace off the clear zone beside the bus',
+    partName: 'Clear zone of the lift',
     zone: 'lift-door',
     method: 'look',
     phases: ['pre-trip', 'before-use'],
@@ -345,6 +364,7 @@ const checks: Check[] = [
   check({
     id: 'passenger-lift.stowed',
     title: 'Stowed, door shut, warning lamp out',
+    partName: 'Lift stowed',
     zone: 'lift-controls',
     method: 'look',
     needs: ['platform-stowed', 'lift-door-shut'],
@@ -357,6 +377,7 @@ const checks: Check[] = [
   check({
     id: 'passenger-lift.cycle',
     title: 'Run the lift through its cycle, empty',
+    partName: 'Lift cycle',
     zone: 'lift-controls',
     method: 'operate',
     moves: moved('platform', 'key', ['passenger-lift']),
@@ -385,6 +406,7 @@ const checks: Check[] = [
   check({
     id: 'securement.tie-downs',
     title: 'Pull each tie-down out and let it lock',
+    partName: 'Tie-downs',
     zone: 'aisle',
     each: 'tie-down',
     method: 'operate',
@@ -401,6 +423,7 @@ const checks: Check[] = [
   check({
     id: 'securement.tracks',
     title: 'Look into floor tracks and pockets',
+    partName: 'Floor tracks and pockets',
     zone: 'aisle',
     method: 'look',
     seconds: 8,
@@ -415,6 +438,7 @@ const checks: Check[] = [
   check({
     id: 'securement.occupant-belt',
     title: 'Pull lap and shoulder belt of the position',
+    partName: 'Lap and shoulder belt',
     zone: 'aisle',
     method: 'operate',
     moves: BY_HAND,
@@ -426,6 +450,7 @@ const checks: Check[] = [
   check({
     id: 'securement.count',
     title: 'Count four tie-downs and belts for each position',
+    partName: 'Securement set',
     zone: 'aisle',
     method: 'count',
     seconds: 8,

@@ -8,6 +8,7 @@ const checks: Check[] = [
   check({
     id: 'platform.deck',
     title: 'Sweep the deck and look at its boards',
+    partName: 'Deck and boards',
     zone: 'driver-side',
     method: 'look',
     phases: ['pre-trip', 'post-trip'],
@@ -23,6 +24,7 @@ const checks: Check[] = [
   check({
     id: 'platform.stakes',
     title: 'Pull at every stake and rack',
+    partName: 'Stakes and racks',
     zone: 'driver-side',
     each: 'stake',
     method: 'shake',
@@ -38,6 +40,7 @@ const checks: Check[] = [
   check({
     id: 'platform.headboard',
     title: 'Look at the headboard',
+    partName: 'Headboard',
     zone: 'curb-side',
     method: 'look',
     seconds: 6,
@@ -52,6 +55,7 @@ const checks: Check[] = [
   check({
     id: 'platform.winches',
     title: 'Turn each strap winch against its pawl',
+    partName: 'Strap winches',
     zone: 'driver-side',
     each: 'tie-point',
     method: 'operate',
@@ -65,6 +69,7 @@ const checks: Check[] = [
   check({
     id: 'platform.straps',
     title: 'Run each strap through your hands',
+    partName: 'Straps',
     zone: 'driver-side',
     each: 'tie-point',
     method: 'feel',
@@ -86,6 +91,7 @@ const checks: Check[] = [
   check({
     id: 'platform.chains',
     title: 'Look at each chain, link by link',
+    partName: 'Chains',
     zone: 'curb-side',
     method: 'look',
     needs: ['gloves'],
@@ -108,6 +114,7 @@ const checks: Check[] = [
   check({
     id: 'platform.binders',
     title: 'Open and close each binder',
+    partName: 'Binders',
     zone: 'curb-side',
     method: 'operate',
     moves: BY_HAND,
@@ -127,6 +134,7 @@ const checks: Check[] = [
   check({
     id: 'platform.anchors',
     title: 'Look at rings, pockets and rub rail',
+    partName: 'Rings, pockets and rub rail',
     zone: 'curb-side',
     method: 'look',
     seconds: 8,
@@ -138,6 +146,7 @@ const checks: Check[] = [
   check({
     id: 'platform.load.secured',
     title: 'Pull at the load: tie-downs enough and tight',
+    partName: 'Tie-downs of the load',
     zone: 'curb-side',
     method: 'shake',
     phases: ['pre-trip', 'under-way'],
@@ -160,6 +169,7 @@ const checks: Check[] = [
   check({
     id: 'platform.recheck',
     title: 'Look at the load again',
+    partName: 'Load after the first miles',
     zone: 'curb-side',
     method: 'look',
     phases: ['under-way'],
@@ -173,6 +183,7 @@ const checks: Check[] = [
   check({
     id: 'platform.flags',
     title: 'Look at overhang, flags and lamps of the load',
+    partName: 'Overhang, flags and lamps',
     zone: 'rear',
     method: 'look',
     seconds: 8,
@@ -189,6 +200,7 @@ const checks: Check[] = [
   check({
     id: 'platform.tarp',
     title: 'Look at tarp and its ropes',
+    partName: 'Tarp and ropes',
     zone: 'driver-side',
     method: 'look',
     seconds: 8,
@@ -200,6 +212,7 @@ const checks: Check[] = [
   check({
     id: 'platform.box',
     title: 'Look at boxes and racks for loose chains and dunnage',
+    partName: 'Loose gear in boxes and racks',
     zone: 'driver-side',
     method: 'look',
     seconds: 7,
@@ -211,6 +224,7 @@ const checks: Check[] = [
   check({
     id: 'platform.ladder',
     title: 'Shake steps and grab handles of the deck',
+    partName: 'Deck steps and grab handles',
     zone: 'curb-side',
     method: 'shake',
     seconds: 6,
@@ -221,6 +235,7 @@ const checks: Check[] = [
   check({
     id: 'platform.height',
     title: 'Measure the highest point of the load',
+    partName: 'Height of the load',
     zone: 'rear',
     method: 'measure',
     phases: ['pre-trip', 'before-use'],
@@ -232,6 +247,7 @@ const checks: Check[] = [
   check({
     id: 'platform.dunnage',
     title: 'Look at blocks, wedges and friction mats',
+    partName: 'Blocks, wedges and friction mats',
     zone: 'driver-side',
     method: 'look',
     seconds: 8,
@@ -244,6 +260,7 @@ const checks: Check[] = [
   check({
     id: 'platform.gate',
     title: 'Shake side and rear gates',
+    partName: 'Side and rear gates',
     zone: 'rear',
     method: 'shake',
     seconds: 7,

@@ -20,6 +20,7 @@ const checks: Check[] = [
   check({
     id: 'pto.mount.bolts',
     title: 'Look at the bolts of the power take-off',
+    partName: 'Power take-off bolts',
     zone: 'driver-side',
     method: 'look',
     needs: ['lamp', 'chocked', 'engine-off'],
@@ -42,6 +43,7 @@ const checks: Check[] = [
   check({
     id: 'pto.shaft.joints',
     title: 'Shake the pump shaft and its joints',
+    partName: 'Pump shaft and joints',
     zone: 'driver-side',
     method: 'shake',
     needs: ['gloves', 'chocked', 'engine-off'],
@@ -59,6 +61,7 @@ const checks: Check[] = [
   check({
     id: 'pto.shaft.grease',
     title: 'Grease the pump shaft',
+    partName: 'Pump shaft grease',
     zone: 'driver-side',
     method: 'grease',
     phases: ['weekly'],
@@ -72,6 +75,7 @@ const checks: Check[] = [
   check({
     id: 'pto.pump.mount',
     title: 'Look over pump and bracket',
+    partName: 'Pump and bracket',
     zone: 'driver-side',
     method: 'look',
     needs: ['lamp', 'chocked'],
@@ -87,6 +91,7 @@ const checks: Check[] = [
   check({
     id: 'pto.tank.level',
     title: 'Read the hydraulic tank, equipment stowed',
+    partName: 'Hydraulic tank level',
     zone: 'curb-side',
     method: 'look',
     phases: ['pre-trip', 'post-trip'],
@@ -106,6 +111,7 @@ const checks: Check[] = [
   check({
     id: 'pto.tank.cap',
     title: 'Try the cap and the breather of the hydraulic tank',
+    partName: 'Hydraulic tank cap and breather',
     zone: 'curb-side',
     method: 'feel',
     seconds: 6,
@@ -121,6 +127,7 @@ const checks: Check[] = [
   check({
     id: 'pto.tank.valve',
     title: 'See that the suction valve is open',
+    partName: 'Suction valve',
     zone: 'curb-side',
     method: 'look',
     seconds: 5,
@@ -132,6 +139,7 @@ const checks: Check[] = [
   check({
     id: 'pto.filter.indicator',
     title: 'Read the filter indicator while it runs',
+    partName: 'Hydraulic filter indicator',
     zone: 'curb-side',
     method: 'look',
     phases: ['pre-trip', 'weekly'],
@@ -144,6 +152,7 @@ const checks: Check[] = [
   check({
     id: 'pto.lamp',
     title: 'Engage it and look for the lamp',
+    partName: 'Power take-off lamp',
     zone: 'seat',
     method: 'operate',
     moves: moved('power-take-off', 'engine', [], { ends: 'engaged' }),
@@ -164,6 +173,7 @@ const checks: Check[] = [
   check({
     id: 'pto.noise',
     title: 'Listen to the pump with the oil cold, then warm',
+    partName: 'Noise of the pump',
     zone: 'seat',
     method: 'listen',
     needs: ['engine-idling', 'power-take-off', 'parking-brake-set'],
@@ -178,6 +188,7 @@ const checks: Check[] = [
   check({
     id: 'pto.relief',
     title: 'Hold one function at its end and listen for the relief valve',
+    partName: 'Relief valve',
     zone: 'seat',
     method: 'operate',
     moves: moved('relief', 'power-take-off', []),
@@ -195,6 +206,7 @@ const checks: Check[] = [
   check({
     id: 'pto.cooler',
     title: 'Look at the oil cooler and its fan',
+    partName: 'Oil cooler and fan',
     zone: 'curb-side',
     method: 'look',
     phases: ['weekly', 'pre-trip'],
@@ -216,6 +228,7 @@ const checks: Check[] = [
   check({
     id: 'pto.hour-meter',
     title: 'Read the hour meter of the equipment',
+    partName: 'Hour meter',
     zone: 'seat',
     method: 'look',
     phases: ['weekly', 'post-trip'],
@@ -228,6 +241,7 @@ const checks: Check[] = [
   check({
     id: 'pto.couplers',
     title: 'Wipe and try each quick coupler',
+    partName: 'Quick couplers',
     zone: 'driver-side',
     method: 'clean',
     phases: ['pre-trip', 'hook-up', 'storage'],

@@ -11,6 +11,7 @@ const rail: Check[] = [
   check({
     id: 'rail-lift.sliders',
     title: 'Look at sliders and guards in the rails',
+    partName: 'Rail sliders and guards',
     zone: 'rear',
     method: 'look',
     seconds: 9,
@@ -25,6 +26,7 @@ const rail: Check[] = [
   check({
     id: 'rail-lift.chains',
     title: 'Look at lift chains or cables',
+    partName: 'Lift chains or cables',
     zone: 'rear',
     method: 'look',
     phases: ['pre-trip', 'weekly'],
@@ -39,6 +41,7 @@ const rail: Check[] = [
   check({
     id: 'rail-lift.motor-guard',
     title: 'Look at the motor guard',
+    partName: 'Motor guard',
     zone: 'rear',
     method: 'look',
     seconds: 5,
@@ -49,6 +52,7 @@ const rail: Check[] = [
   check({
     id: 'rail-lift.footstep',
     title: 'Shake the footstep',
+    partName: 'Footstep',
     zone: 'rear',
     method: 'shake',
     seconds: 5,
@@ -59,6 +63,7 @@ const rail: Check[] = [
   check({
     id: 'rail-lift.stops',
     title: 'Look at bumpers and stops',
+    partName: 'Bumpers and stops',
     zone: 'rear',
     method: 'look',
     seconds: 5,

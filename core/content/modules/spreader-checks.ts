@@ -21,6 +21,7 @@ export const spreaderChecks: Check[] = [
   check({
     id: 'spreader.centred',
     title: 'Look along the body: is it centred?',
+    partName: 'Spreader centred',
     zone: 'rear',
     method: 'look',
     phases: ['pre-trip', 'hook-up'],
@@ -38,6 +39,7 @@ export const spreaderChecks: Check[] = [
   check({
     id: 'spreader.tie-downs',
     title: 'Shake every tie-down',
+    partName: 'Spreader tie-downs',
     zone: 'driver-side',
     each: 'tie-down',
     method: 'shake',
@@ -58,6 +60,7 @@ export const spreaderChecks: Check[] = [
   check({
     id: 'spreader.legs',
     title: 'See that legs and stands are up and pinned',
+    partName: 'Legs and stands',
     zone: 'driver-side',
     method: 'look',
     seconds: 6,
@@ -74,6 +77,7 @@ export const spreaderChecks: Check[] = [
   check({
     id: 'spreader.hopper',
     title: 'Look into the hopper from the ladder',
+    partName: 'Hopper',
     zone: 'rear',
     method: 'look',
     needs: ['secured'],
@@ -93,6 +97,7 @@ export const spreaderChecks: Check[] = [
   check({
     id: 'spreader.ladder',
     title: 'Shake ladder and platform',
+    partName: 'Ladder and platform',
     zone: 'rear',
     method: 'shake',
     seconds: 6,
@@ -106,6 +111,7 @@ export const spreaderChecks: Check[] = [
   check({
     id: 'spreader.conveyor.chain',
     title: 'Look at conveyor chain, bars and belt',
+    partName: 'Conveyor chain, bars and belt',
     zone: 'rear',
     method: 'look',
     needs: ['secured', 'lamp'],
@@ -124,6 +130,7 @@ export const spreaderChecks: Check[] = [
   check({
     id: 'spreader.conveyor.bearings',
     title: 'Shake the conveyor shafts in their bearings',
+    partName: 'Conveyor shafts and bearings',
     zone: 'rear',
     method: 'shake',
     needs: ['secured', 'gloves'],
@@ -140,6 +147,7 @@ export const spreaderChecks: Check[] = [
   check({
     id: 'spreader.gearbox',
     title: 'Read the oil of the gearbox',
+    partName: 'Gearbox oil',
     zone: 'rear',
     method: 'look',
     phases: ['weekly', 'hook-up'],
@@ -157,6 +165,7 @@ export const spreaderChecks: Check[] = [
   check({
     id: 'spreader.spinner.disc',
     title: 'Turn the spinner by hand',
+    partName: 'Spinner',
     zone: 'rear',
     method: 'feel',
     needs: ['secured', 'gloves'],
@@ -173,6 +182,7 @@ export const spreaderChecks: Check[] = [
   check({
     id: 'spreader.spinner.bolts',
     title: 'Look at bolts and plates of the spinner shaft',
+    partName: 'Spinner shaft bolts and plates',
     zone: 'rear',
     method: 'look',
     needs: ['secured'],
@@ -184,6 +194,7 @@ export const spreaderChecks: Check[] = [
   check({
     id: 'spreader.gate',
     title: 'Read the gate opening against the card',
+    partName: 'Gate opening',
     zone: 'rear',
     method: 'look',
     phases: ['pre-trip', 'under-way'],
@@ -199,6 +210,7 @@ export const spreaderChecks: Check[] = [
   check({
     id: 'spreader.deflectors',
     title: 'Look at chute and deflectors',
+    partName: 'Chute and deflectors',
     zone: 'rear',
     method: 'look',
     seconds: 6,
@@ -209,6 +221,7 @@ export const spreaderChecks: Check[] = [
   check({
     id: 'spreader.lamps',
     title: 'Look at the spreader’s own lamps',
+    partName: 'Spreader lamps',
     zone: 'rear',
     each: 'spreader-lamp',
     method: 'look',
@@ -236,6 +249,7 @@ export const spreaderChecks: Check[] = [
   check({
     id: 'spreader.beacon',
     title: 'Look at beacon and arrow board',
+    partName: 'Beacon and arrow board',
     zone: 'rear',
     method: 'look',
     needs: ['lamps-on'],
@@ -261,6 +275,7 @@ export const spreaderChecks: Check[] = [
   check({
     id: 'spreader.work-lamp',
     title: 'Look at the lamp over the spinner',
+    partName: 'Spinner lamp',
     zone: 'rear',
     method: 'look',
     needs: ['lamps-on'],
@@ -279,6 +294,7 @@ export const spreaderChecks: Check[] = [
   check({
     id: 'spreader.electrical',
     title: 'Look at plug, cables and control box',
+    partName: 'Control box, plug and cables',
     zone: 'driver-side',
     method: 'look',
     seconds: 8,
@@ -291,6 +307,7 @@ export const spreaderChecks: Check[] = [
   check({
     id: 'spreader.couplings',
     title: 'Wipe and lock the three hoses',
+    partName: 'Three hydraulic hoses',
     zone: 'driver-side',
     method: 'clean',
     needs: ['secured', 'rag', 'gloves'],
@@ -308,6 +325,7 @@ export const spreaderChecks: Check[] = [
   check({
     id: 'spreader.card',
     title: 'See that setting card and hopper bar are in the cab',
+    partName: 'Setting card and hopper bar',
     zone: 'seat',
     method: 'look',
     seconds: 6,
@@ -324,6 +342,7 @@ export const spreaderChecks: Check[] = [
   check({
     id: 'spreader.control',
     title: 'Wake the control and read it',
+    partName: 'Spreader control',
     zone: 'seat',
     method: 'operate',
     moves: moved('control', 'electric', ['spread'], { clear: 'hand', held: 'no-matter' }),
@@ -339,6 +358,7 @@ export const spreaderChecks: Check[] = [
   check({
     id: 'spreader.warm-up',
     title: 'Let it turn until the oil is warm',
+    partName: 'Hydraulic warm-up',
     zone: 'spreader-controls',
     method: 'operate',
     moves: moved('conveyor', 'power-take-off', ['spread']),
@@ -353,6 +373,7 @@ export const spreaderChecks: Check[] = [
   check({
     id: 'spreader.cycle',
     title: 'Run conveyor and spinner empty',
+    partName: 'Spreader cycle',
     zone: 'spreader-controls',
     method: 'operate',
     moves: moved('conveyor', 'power-take-off', ['spread'], { ends: 'power take-off out' }),
@@ -372,6 +393,7 @@ export const spreaderChecks: Check[] = [
   check({
     id: 'spreader.load.level',
     title: 'Look over the load: level, below the edge, covered',
+    partName: 'Load of the hopper',
     zone: 'rear',
     method: 'look',
     phases: ['pre-trip', 'under-way'],
@@ -389,6 +411,7 @@ export const spreaderChecks: Check[] = [
   check({
     id: 'spreader.reload',
     title: 'At the reload: out and look it over',
+    partName: 'Spreader at the reload',
     zone: 'rear',
     method: 'look',
     phases: ['under-way'],
@@ -401,6 +424,7 @@ export const spreaderChecks: Check[] = [
   check({
     id: 'spreader.mirror',
     title: 'Watch the pattern in the mirror',
+    partName: 'Spread pattern',
     zone: 'spreader-controls',
     method: 'look',
     phases: ['under-way'],
@@ -417,6 +441,7 @@ export const spreaderChecks: Check[] = [
   check({
     id: 'spreader.empty-off',
     title: 'Hopper empty: is the pump off?',
+    partName: 'Pump with an empty hopper',
     zone: 'spreader-controls',
     method: 'look',
     phases: ['under-way'],
@@ -428,6 +453,7 @@ export const spreaderChecks: Check[] = [
   check({
     id: 'spreader.brakes-hosed',
     title: 'Hose the brakes, front wheels turned both ways',
+    partName: 'Brakes after salt',
     zone: 'rear',
     method: 'clean',
     phases: ['post-trip'],
@@ -440,6 +466,7 @@ export const spreaderChecks: Check[] = [
   check({
     id: 'spreader.emptied',
     title: 'Run out what is left onto the pile',
+    partName: 'Rest of the material',
     zone: 'spreader-controls',
     method: 'operate',
     moves: moved('conveyor', 'power-take-off', []),
@@ -454,6 +481,7 @@ export const spreaderChecks: Check[] = [
   check({
     id: 'spreader.wash',
     title: 'Wash it with the conveyor running',
+    partName: 'Spreader wash',
     zone: 'spreader-controls',
     method: 'clean',
     moves: moved('conveyor', 'power-take-off', []),
@@ -469,6 +497,7 @@ export const spreaderChecks: Check[] = [
   check({
     id: 'spreader.inhibitor',
     title: 'Oil the conveyor chain while it stands, and the hopper sides',
+    partName: 'Conveyor chain oil',
     zone: 'rear',
     method: 'grease',
     phases: ['post-trip', 'storage'],
@@ -482,6 +511,7 @@ export const spreaderChecks: Check[] = [
   check({
     id: 'spreader.grease',
     title: 'Grease bearings, spinner and gate by the list',
+    partName: 'Spreader grease points',
     zone: 'rear',
     method: 'grease',
     phases: ['weekly', 'storage'],
@@ -495,6 +525,7 @@ export const spreaderChecks: Check[] = [
   check({
     id: 'spreader.slide-in',
     title: 'Slide it in, set it down, tie it, connect',
+    partName: 'Spreader hook-up',
     zone: 'rear',
     method: 'operate',
     moves: moved('slide-in', 'other-machine', ['spread'], {
@@ -520,6 +551,7 @@ export const spreaderChecks: Check[] = [
   check({
     id: 'spreader.store',
     title: 'Set it on its stands, drained, covered',
+    partName: 'Spreader in storage',
     zone: 'rear',
     method: 'operate',
     moves: moved('slide-in', 'other-machine', [], {

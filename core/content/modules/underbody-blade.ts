@@ -26,6 +26,7 @@ const blade: Check[] = [
   check({
     id: 'underbody.hangers',
     title: 'Look at the hangers between the axles',
+    partName: 'Blade hangers',
     zone: 'driver-side',
     method: 'look',
     needs: ['lamp', 'chocked'],
@@ -41,6 +42,7 @@ const blade: Check[] = [
   check({
     id: 'underbody.pressure',
     title: 'Read the down-pressure gauge',
+    partName: 'Down-pressure gauge',
     zone: 'seat',
     method: 'look',
     needs: ['engine-idling', 'parking-brake-set'],
@@ -55,6 +57,7 @@ const blade: Check[] = [
   check({
     id: 'underbody.cycle',
     title: 'Lower, angle and raise the blade',
+    partName: 'Blade cycle',
     zone: 'blade-controls',
     method: 'operate',
     moves: moved('blade', 'engine', ['plow'], { ends: 'raised and locked for the road' }),

@@ -29,6 +29,7 @@ const own: Check[] = [
   check({
     id: `${P}.gear.park`,
     title: 'Try to shift out of park without the pedal',
+    partName: 'Park interlock of the shifter',
     zone: 'seat',
     method: 'operate',
     moves: moved('shift-lock', 'key', ['road'], { clear: 'hand', held: 'brake-and-chocks' }),
@@ -47,6 +48,7 @@ const own: Check[] = [
   check({
     id: `${P}.doors.slide`,
     title: 'Open, stop and shut each door',
+    partName: 'Doors',
     zone: 'curb-side',
     each: 'side-entrance',
     method: 'operate',
@@ -63,6 +65,7 @@ const own: Check[] = [
   check({
     id: `${P}.doors.release`,
     title: 'Open the rear doors from inside',
+    partName: 'Rear doors from inside',
     zone: 'aisle',
     method: 'operate',
     moves: BY_HAND,
@@ -75,6 +78,7 @@ const own: Check[] = [
   check({
     id: `${P}.seats.row`,
     title: 'Shake each row of seats and pull its belts',
+    partName: 'Seats and belts',
     zone: 'aisle',
     each: 'row',
     method: 'shake',
@@ -90,6 +94,7 @@ const own: Check[] = [
   check({
     id: `${P}.step`,
     title: 'Shake step and grab rail at the entrance',
+    partName: 'Entrance step and grab rail',
     zone: 'curb-side',
     method: 'shake',
     seconds: 6,
@@ -107,6 +112,7 @@ const own: Check[] = [
   check({
     id: `${P}.emergency.kit`,
     title: 'Count belt cutter, extinguisher, first aid, triangles',
+    partName: 'Emergency equipment',
     zone: 'cab',
     method: 'count',
     seconds: 12,
@@ -118,6 +124,7 @@ const own: Check[] = [
   check({
     id: `${P}.empty`,
     title: 'Walk to the last row: nobody left aboard',
+    partName: 'Passengers left aboard',
     zone: 'aisle',
     method: 'look',
     precedes: ['everything'],
@@ -182,6 +189,7 @@ export const van: Module = module({
     ...own.filter(({ zone }) => zone !== 'brake-tests'),
   ],
   combinations: shared.combinations,
+  procedures: shared.procedures,
   services: shared.services,
   contents: [
     { id: 'van-cutter', check: `${P}.emergency.kit`, title: 'Belt cutter', count: 1 },

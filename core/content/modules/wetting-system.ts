@@ -8,6 +8,7 @@ const wetting: Check[] = [
   check({
     id: 'wetting.tanks',
     title: 'Look at tanks and straps',
+    partName: 'Brine tanks and straps',
     zone: 'driver-side',
     each: 'tank',
     method: 'look',
@@ -25,6 +26,7 @@ const wetting: Check[] = [
   check({
     id: 'wetting.level',
     title: 'Read the level of both tanks',
+    partName: 'Brine tank level',
     zone: 'driver-side',
     method: 'look',
     seconds: 6,
@@ -41,6 +43,7 @@ const wetting: Check[] = [
   check({
     id: 'wetting.strength',
     title: 'Float the hydrometer in the brine',
+    partName: 'Brine strength',
     zone: 'driver-side',
     method: 'measure',
     phases: ['weekly', 'hook-up'],
@@ -55,6 +58,7 @@ const wetting: Check[] = [
   check({
     id: 'wetting.pump',
     title: 'Run the pump and look for drips',
+    partName: 'Brine pump',
     zone: 'spreader-controls',
     method: 'operate',
     moves: moved('brine-pump', 'engine', ['spread']),
@@ -67,6 +71,7 @@ const wetting: Check[] = [
   check({
     id: 'wetting.nozzles',
     title: 'Look at every nozzle while it sprays',
+    partName: 'Brine nozzles',
     zone: 'rear',
     method: 'look',
     moves: moved('brine-pump', 'engine', ['spread']),
@@ -81,6 +86,7 @@ const wetting: Check[] = [
   check({
     id: 'wetting.strainer',
     title: 'Open and rinse the strainer',
+    partName: 'Brine strainer',
     zone: 'driver-side',
     method: 'clean',
     phases: ['post-trip', 'weekly', 'hook-up'],
@@ -96,6 +102,7 @@ const wetting: Check[] = [
   check({
     id: 'wetting.hoses',
     title: 'Follow the brine hoses',
+    partName: 'Brine hoses',
     zone: 'driver-side',
     method: 'look',
     seconds: 8,
@@ -107,6 +114,7 @@ const wetting: Check[] = [
   check({
     id: 'wetting.rate',
     title: 'Read the wetting rate against the card',
+    partName: 'Wetting rate',
     zone: 'seat',
     method: 'look',
     seconds: 6,
@@ -118,6 +126,7 @@ const wetting: Check[] = [
   check({
     id: 'wetting.rinse',
     title: 'Rinse with fresh water and blow out',
+    partName: 'Brine system rinse',
     zone: 'driver-side',
     method: 'clean',
     phases: ['storage'],
@@ -130,6 +139,7 @@ const wetting: Check[] = [
   check({
     id: 'wetting.valves',
     title: 'Try shut-off and drain valves',
+    partName: 'Shut-off and drain valves',
     zone: 'driver-side',
     method: 'operate',
     moves: BY_HAND,
@@ -142,6 +152,7 @@ const wetting: Check[] = [
   check({
     id: 'wetting.labels',
     title: 'Read the labels on the tanks',
+    partName: 'Tank labels',
     zone: 'driver-side',
     method: 'look',
     phases: ['hook-up', 'monthly'],
@@ -153,6 +164,7 @@ const wetting: Check[] = [
   check({
     id: 'wetting.heat',
     title: 'Feel that pump box and lines are not frozen',
+    partName: 'Frost in pump box and lines',
     zone: 'driver-side',
     method: 'feel',
     when: ['freezing'],

@@ -12,6 +12,7 @@ const checks: Check[] = [
   check({
     id: 'winch.cable',
     title: 'Run the cable through a rag, a length at a time',
+    partName: 'Winch cable',
     zone: 'front',
     method: 'feel',
     needs: ['gloves', 'rag', 'engine-off'],
@@ -29,6 +30,7 @@ const checks: Check[] = [
   check({
     id: 'winch.drum',
     title: 'Look at the lay on the drum',
+    partName: 'Cable lay on the drum',
     zone: 'front',
     method: 'look',
     seconds: 8,
@@ -43,6 +45,7 @@ const checks: Check[] = [
   check({
     id: 'winch.anchor',
     title: 'Look at the cable’s end on the drum',
+    partName: 'Cable end on the drum',
     zone: 'front',
     method: 'look',
     phases: ['monthly', 'before-use'],
@@ -54,6 +57,7 @@ const checks: Check[] = [
   check({
     id: 'winch.hook',
     title: 'Look at hook, latch and thimble',
+    partName: 'Winch hook, latch and thimble',
     zone: 'front',
     method: 'look',
     seconds: 7,
@@ -64,6 +68,7 @@ const checks: Check[] = [
   check({
     id: 'winch.mount',
     title: 'Look at mount and bolts',
+    partName: 'Winch mount and bolts',
     zone: 'front',
     method: 'look',
     needs: ['lamp'],
@@ -78,6 +83,7 @@ const checks: Check[] = [
   check({
     id: 'winch.fairlead',
     title: 'Turn the rollers of the fairlead',
+    partName: 'Fairlead rollers',
     zone: 'front',
     method: 'feel',
     seconds: 6,
@@ -89,6 +95,7 @@ const checks: Check[] = [
   check({
     id: 'winch.pins',
     title: 'Look at clutch pin, shear pin and lock',
+    partName: 'Clutch pin, shear pin and lock',
     zone: 'front',
     method: 'look',
     seconds: 7,
@@ -103,6 +110,7 @@ const checks: Check[] = [
   check({
     id: 'winch.free-spool',
     title: 'Free-spool a metre and engage again',
+    partName: 'Winch clutch',
     zone: 'front',
     method: 'operate',
     moves: BY_HAND,
@@ -116,6 +124,7 @@ const checks: Check[] = [
   check({
     id: 'winch.brake',
     title: 'Look that it holds with the lever in neutral',
+    partName: 'Hold in neutral',
     zone: 'winch-controls',
     method: 'operate',
     moves: moved('winch', 'engine', ['winch'], { held: 'brake-and-chocks' }),
@@ -130,6 +139,7 @@ const checks: Check[] = [
   check({
     id: 'winch.controls',
     title: 'Try in, out and stop',
+    partName: 'Winch controls',
     zone: 'winch-controls',
     method: 'operate',
     moves: moved('winch', 'engine', ['winch'], { held: 'brake-and-chocks' }),
@@ -147,6 +157,7 @@ const checks: Check[] = [
   check({
     id: 'winch.oil',
     title: 'Look at the gear oil and seals',
+    partName: 'Winch gear oil and seals',
     zone: 'front',
     method: 'look',
     phases: ['monthly'],
@@ -158,6 +169,7 @@ const checks: Check[] = [
   check({
     id: 'winch.guard',
     title: 'See that damper blanket and blocks are aboard',
+    partName: 'Damper blanket and blocks',
     zone: 'curb-side',
     method: 'count',
     seconds: 6,
@@ -174,6 +186,7 @@ const checks: Check[] = [
   check({
     id: 'winch.stowed',
     title: 'Cable wound, hook tied, lever locked',
+    partName: 'Winch stowed',
     zone: 'front',
     method: 'look',
     phases: ['post-trip', 'under-way'],
@@ -186,6 +199,7 @@ const checks: Check[] = [
   check({
     id: 'winch.label',
     title: 'Read the rating by layer',
+    partName: 'Winch rating plate',
     zone: 'front',
     method: 'look',
     phases: ['monthly', 'before-use'],

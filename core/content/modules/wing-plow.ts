@@ -26,6 +26,7 @@ const wing: Check[] = [
   check({
     id: 'wing.mast',
     title: 'Look at mast, slides and cable',
+    partName: 'Wing mast, slides and cable',
     zone: 'wing',
     method: 'look',
     needs: ['lamp'],
@@ -42,6 +43,7 @@ const wing: Check[] = [
   check({
     id: 'wing.brace',
     title: 'Look at push braces and their shear bolts',
+    partName: 'Push braces and shear bolts',
     zone: 'wing',
     method: 'look',
     seconds: 9,
@@ -56,6 +58,7 @@ const wing: Check[] = [
   check({
     id: 'wing.lamp',
     title: 'Look at wing lamp and warning lamp',
+    partName: 'Wing lamp and warning lamp',
     zone: 'wing',
     method: 'look',
     needs: ['lamps-on'],
@@ -78,6 +81,7 @@ const wing: Check[] = [
   check({
     id: 'wing.spare-bolts',
     title: 'Count the spare shear bolts of the wing',
+    partName: 'Spare shear bolts of the wing',
     zone: 'wing-cab',
     method: 'count',
     seconds: 6,
@@ -94,6 +98,7 @@ const wing: Check[] = [
   check({
     id: 'wing.cycle',
     title: 'Run the wing out, down, up and in',
+    partName: 'Wing cycle',
     zone: 'wing-controls',
     method: 'operate',
     moves: moved('blade', 'engine', ['plow'], { ends: 'folded in and locked' }),

@@ -34,6 +34,7 @@ export function setUpSequences(of: SetUp): Sequence[] {
     sequence({
       id: `${prefix}.set-up`,
       title: `Set ${of.what} up`,
+      partName: 'Set-up',
       zone,
       method: 'operate',
       moves: moved(part, power, [takes], {
@@ -149,6 +150,7 @@ export function setUpSequences(of: SetUp): Sequence[] {
     sequence({
       id: `${prefix}.stow`,
       title: `Stow ${of.what} for the road`,
+      partName: 'Stowing for the road',
       zone,
       method: 'operate',
       moves: moved(part, power, [takes], {

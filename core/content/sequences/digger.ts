@@ -65,6 +65,7 @@ export const loadRidden = (P: string): Sequence =>
   sequence({
     id: `${P}.load`,
     title: 'Onto the trailer and tied down',
+    partName: 'Loading and tying down',
     zone: 'machine-controls',
     method: 'operate',
     moves: moved('travel', 'own-engine', ['dig'], {
@@ -137,6 +138,7 @@ export const unloadLed = (P: string): Sequence =>
   sequence({
     id: `${P}.unload`,
     title: 'Lead it off the trailer',
+    partName: 'Leading off the trailer',
     zone: 'machine-controls',
     method: 'operate',
     moves: moved('travel', 'own-engine', ['dig'], {
@@ -206,6 +208,7 @@ export const setLegs = (P: string): Sequence =>
   sequence({
     id: `${P}.legs`,
     title: 'Set the four legs and level it',
+    partName: 'Four legs set and level',
     zone: 'machine-controls',
     method: 'operate',
     moves: moved('legs', 'own-engine', ['dig'], {

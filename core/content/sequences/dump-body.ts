@@ -10,6 +10,7 @@ export function serviceLockOut(prefix: string, zone: string): Sequence {
   return sequence({
     id: `${prefix}.lock-out`,
     title: 'Prop the body and lock it out for work beneath',
+    partName: 'Body lock-out',
     zone,
     method: 'operate',
     moves: moved('hoist', 'power-take-off', ['dump'], { ends: 'down, prop stowed' }),

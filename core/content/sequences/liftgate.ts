@@ -27,6 +27,7 @@ export function liftgateSequences({ prefix, unfold, fold, transit }: Liftgate): 
     sequence({
       id: `${prefix}.arrival`,
       title: 'Arrive: place the truck, open the lift',
+      partName: 'Lift on arrival',
       zone: 'lift-controls',
       method: 'operate',
       moves: moved('platform', 'lift-power', ['lift-gate'], { ends: 'open, at floor height' }),
@@ -107,6 +108,7 @@ export function liftgateSequences({ prefix, unfold, fold, transit }: Liftgate): 
     sequence({
       id: `${prefix}.use`,
       title: 'Lower a load, stops up, and bring the platform back',
+      partName: 'Lift in use',
       zone: 'lift-controls',
       method: 'operate',
       moves: moved('platform', 'lift-power', ['lift-gate'], { ends: 'open, at floor height' }),
@@ -152,6 +154,7 @@ export function liftgateSequences({ prefix, unfold, fold, transit }: Liftgate): 
     sequence({
       id: `${prefix}.departure`,
       title: 'Leave: fold the lift, latch it, look round',
+      partName: 'Lift on departure',
       zone: 'lift-controls',
       method: 'operate',
       moves: moved('platform', 'lift-power', ['lift-gate'], { ends: 'stowed and latched' }),

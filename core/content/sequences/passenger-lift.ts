@@ -13,6 +13,7 @@ const traffic = caution('WARNING', 'Stay out of the traffic side; hazard lamps o
 export const CARRY_PASSENGER: Sequence = sequence({
   id: 'passenger-lift.carry',
   title: 'Lift a passenger aboard and secure the chair',
+  partName: 'Passenger carried',
   zone: 'lift-controls',
   method: 'operate',
   moves: moved('platform', 'key', ['passenger-lift'], { ends: 'stowed, door shut' }),

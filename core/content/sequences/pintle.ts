@@ -102,6 +102,7 @@ export function pintleSequences({ prefix, tiltsEye = false }: PintleTrailer): Se
     sequence({
       id: `${prefix}.hook-up`,
       title: 'Back up to it, hook it on, tug it, look again',
+      partName: 'Hook-up',
       zone: 'hook-up',
       method: 'operate',
       moves: moved('coupling', 'rolling', ['road'], {
@@ -221,6 +222,7 @@ export function pintleSequences({ prefix, tiltsEye = false }: PintleTrailer): Se
 
 const UNHOOK = {
   title: 'Unhook it and leave it standing',
+  partName: 'Unhooking',
   method: 'operate',
   phases: ['storage'],
   helper: 'may-help',

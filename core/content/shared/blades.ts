@@ -49,6 +49,7 @@ export function bladeChecks({ prefix, zone, each, of, takes }: Blade): Check[] {
     check({
       id: `${prefix}.edge.depth`,
       title: `Measure the cutting edge ${of}`,
+      partName: `Cutting edge ${of}`,
       zone,
       each,
       method: 'measure',
@@ -70,6 +71,7 @@ export function bladeChecks({ prefix, zone, each, of, takes }: Blade): Check[] {
     check({
       id: `${prefix}.edge.bolts`,
       title: `Look at the bolts of the edge ${of}`,
+      partName: `Edge bolts ${of}`,
       zone,
       method: 'look',
       needs: ['blade-down', 'secured'],
@@ -89,6 +91,7 @@ export function bladeChecks({ prefix, zone, each, of, takes }: Blade): Check[] {
     check({
       id: `${prefix}.moldboard`,
       title: `Look over moldboard and ribs ${of}`,
+      partName: `Moldboard and ribs ${of}`,
       zone,
       method: 'look',
       phases: ['pre-trip', 'post-trip'],
@@ -104,6 +107,7 @@ export function bladeChecks({ prefix, zone, each, of, takes }: Blade): Check[] {
     check({
       id: `${prefix}.shoes`,
       title: `Look at shoes or casters ${of}`,
+      partName: `Shoes or casters ${of}`,
       zone,
       method: 'look',
       needs: ['blade-down'],
@@ -117,6 +121,7 @@ export function bladeChecks({ prefix, zone, each, of, takes }: Blade): Check[] {
     check({
       id: `${prefix}.trip.springs`,
       title: `Count and shake the trip springs ${of}`,
+      partName: `Trip springs ${of}`,
       zone,
       method: 'count',
       needs: ['blade-down', 'secured'],
@@ -136,6 +141,7 @@ export function bladeChecks({ prefix, zone, each, of, takes }: Blade): Check[] {
     check({
       id: `${prefix}.pins`,
       title: `Shake every pin ${of}`,
+      partName: `Pins ${of}`,
       zone,
       method: 'shake',
       needs: ['blade-down', 'secured'],
@@ -153,6 +159,7 @@ export function bladeChecks({ prefix, zone, each, of, takes }: Blade): Check[] {
     check({
       id: `${prefix}.lift.chain`,
       title: `Look at chain, hook or link of the lift ${of}`,
+      partName: `Lift chain, hook or link ${of}`,
       zone,
       method: 'look',
       seconds: 9,
@@ -169,6 +176,7 @@ export function bladeChecks({ prefix, zone, each, of, takes }: Blade): Check[] {
     check({
       id: `${prefix}.markers`,
       title: `Look at markers and guides ${of}`,
+      partName: `Markers and guides ${of}`,
       zone,
       method: 'look',
       seconds: 6,
@@ -190,6 +198,7 @@ export function bladeChecks({ prefix, zone, each, of, takes }: Blade): Check[] {
     check({
       id: `${prefix}.transport`,
       title: `Raised and locked for the road ${of}`,
+      partName: `Transport lock ${of}`,
       zone,
       method: 'look',
       needs: ['blade-up'],
@@ -208,6 +217,7 @@ export function bladeChecks({ prefix, zone, each, of, takes }: Blade): Check[] {
     check({
       id: `${prefix}.wash`,
       title: `Wash and look over the blade ${of}`,
+      partName: `Blade ${of}`,
       zone,
       method: 'clean',
       phases: ['post-trip', 'storage'],
@@ -220,6 +230,7 @@ export function bladeChecks({ prefix, zone, each, of, takes }: Blade): Check[] {
     check({
       id: `${prefix}.grease`,
       title: `Grease pins and pivots ${of}`,
+      partName: `Grease points ${of}`,
       zone,
       method: 'grease',
       phases: ['weekly', 'hook-up', 'storage'],

@@ -62,6 +62,7 @@ export function airBrakeChecks(
     check({
       id: `${prefix}.brake.chamber`,
       title: 'Look at brake chamber and pushrod',
+      partName: 'Brake chamber and pushrod',
       zone,
       each,
       method: 'look',
@@ -81,6 +82,7 @@ export function airBrakeChecks(
     check({
       id: `${prefix}.brake.slack`,
       title: 'Pull the slack adjuster by hand',
+      partName: 'Slack adjuster',
       zone,
       each,
       method: 'feel',
@@ -101,6 +103,7 @@ export function airBrakeChecks(
     check({
       id: `${prefix}.brake.hose`,
       title: 'Feel along the brake hose',
+      partName: 'Brake hose',
       zone,
       each,
       method: 'feel',
@@ -118,6 +121,7 @@ export function airBrakeChecks(
     check({
       id: `${prefix}.brake.lining`,
       title: 'Look at drum and lining edge',
+      partName: 'Drum and lining',
       zone,
       each,
       method: 'look',

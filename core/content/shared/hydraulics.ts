@@ -25,6 +25,7 @@ export function hydraulicChecks({ prefix, zone, takes, of, lies = [] }: Hydrauli
     check({
       id: `${prefix}.hydraulics.hoses`,
       title: `Follow the hoses ${of} with the lamp`,
+      partName: `Hydraulic hoses ${of}`,
       zone,
       method: 'look',
       phases: ['pre-trip', 'monthly'],
@@ -52,6 +53,7 @@ export function hydraulicChecks({ prefix, zone, takes, of, lies = [] }: Hydrauli
     check({
       id: `${prefix}.hydraulics.cylinders`,
       title: `Wipe the rods ${of} and look for oil`,
+      partName: `Cylinder rods ${of}`,
       zone,
       method: 'look',
       phases: ['pre-trip', 'post-trip'],
@@ -86,6 +88,7 @@ export function controlChecks(parts: ControlParts): Check[] {
     check({
       id: `${prefix}.controls.neutral`,
       title: `Let go of every control ${of}`,
+      partName: `Return to neutral ${of}`,
       zone,
       method: 'operate',
       moves: moved(part, by, takes),
@@ -103,6 +106,7 @@ export function controlChecks(parts: ControlParts): Check[] {
     check({
       id: `${prefix}.controls.labels`,
       title: `Read every label at the controls ${of}`,
+      partName: `Control labels ${of}`,
       zone,
       method: 'look',
       partOf: [],

@@ -4,6 +4,7 @@ import { check, symptom, worse } from '../write';
 interface LampDraft {
   readonly id: string;
   readonly title: string;
+  readonly partName: string;
   readonly zone: string;
   readonly each: string;
   readonly criterion: string;
@@ -56,6 +57,7 @@ export function lampCheck(prefix: string, draft: LampDraft): Check {
   return check({
     id: `${prefix}.lamp.${draft.id}`,
     title: draft.title,
+    partName: draft.partName,
     zone: draft.zone,
     each: draft.each,
     method: 'look',
@@ -83,6 +85,7 @@ export function reflectorCheck(prefix: string, zone: string, each: string): Chec
   return check({
     id: `${prefix}.lamp.reflectors`,
     title: 'Look at reflectors and reflective tape',
+    partName: 'Reflectors and tape',
     zone,
     each,
     method: 'look',

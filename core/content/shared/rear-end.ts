@@ -6,6 +6,7 @@ export function plateCheck(prefix: string, zone: string): Check {
   return check({
     id: `${prefix}.lamp.plate`,
     title: 'Look at plate and plate lamp',
+    partName: 'Plate and plate lamp',
     zone,
     method: 'look',
     needs: ['lamps-on'],
@@ -26,6 +27,7 @@ export function underrideCheck(prefix: string, zone: string): Check {
   return check({
     id: `${prefix}.frame.underride`,
     title: 'Shake the rear guard',
+    partName: 'Rear guard',
     zone,
     method: 'shake',
     needs: ['gloves'],

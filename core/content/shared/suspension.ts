@@ -6,6 +6,7 @@ export function suspensionChecks(prefix: string, zone: string, each: string): Ch
     check({
       id: `${prefix}.suspension.spring`,
       title: 'Look along the spring',
+      partName: 'Spring',
       zone,
       each,
       method: 'look',
@@ -32,6 +33,7 @@ export function suspensionChecks(prefix: string, zone: string, each: string): Ch
     check({
       id: `${prefix}.suspension.hanger`,
       title: 'Shake hanger, shackle and pin',
+      partName: 'Hanger, shackle and pin',
       zone,
       each,
       method: 'shake',

@@ -58,6 +58,7 @@ export function pressureCheck(
   return check({
     id: `${prefix}.tyre.pressure-${each}`,
     title: 'Gauge the pressure',
+    partName: 'Tyre pressure',
     zone,
     each,
     method: 'measure',
@@ -80,6 +81,7 @@ export function thumpCheck(prefix: string, zone: string, each: string, field: st
   return check({
     id: `${prefix}.tyre.thump-${each}`,
     title: each === 'dual' ? 'Thump each tyre by itself' : 'Thump the tyre',
+    partName: each === 'dual' ? 'Sound of each tyre' : 'Sound of the tyre',
     zone,
     each,
     method: 'thump',
@@ -115,6 +117,7 @@ export function treadCheck(
   return check({
     id: `${prefix}.tyre.tread-${each}`,
     title: required ? 'Measure the tread' : 'Look at the tread across its breadth',
+    partName: 'Tread',
     zone,
     each,
     method: required ? 'measure' : 'look',
@@ -163,6 +166,7 @@ export function tyreBodyChecks(prefix: string, zone: string, each: string): Chec
     check({
       id: `${prefix}.tyre.walls`,
       title: 'Look over both walls of the tyre',
+      partName: 'Tyre walls',
       zone,
       each,
       method: 'look',
@@ -185,6 +189,7 @@ export function tyreBodyChecks(prefix: string, zone: string, each: string): Chec
     check({
       id: `${prefix}.tyre.valve`,
       title: 'Feel the valve stem and its cap',
+      partName: 'Valve stem and cap',
       zone,
       each,
       method: 'feel',
@@ -207,6 +212,7 @@ export function betweenDualsCheck(prefix: string, zone: string): Check {
   return check({
     id: `${prefix}.tyre.between-duals`,
     title: 'Look between the two tyres',
+    partName: 'Gap between the duals',
     zone,
     each: 'pair',
     method: 'look',

@@ -6,6 +6,7 @@ export function wheelChecks(prefix: string, zone: string, each: string): Check[]
     check({
       id: `${prefix}.wheel.rim`,
       title: 'Look over rim and disc',
+      partName: 'Rim and disc',
       zone,
       each,
       method: 'look',
@@ -23,6 +24,7 @@ export function wheelChecks(prefix: string, zone: string, each: string): Check[]
     check({
       id: `${prefix}.wheel.nuts`,
       title: 'Look at every nut, feel for a loose one',
+      partName: 'Wheel nuts',
       zone,
       each,
       method: 'feel',
@@ -46,6 +48,7 @@ export function wheelChecks(prefix: string, zone: string, each: string): Check[]
     check({
       id: `${prefix}.wheel.hub`,
       title: 'Look for oil at hub and inner wheel',
+      partName: 'Hub and inner wheel',
       zone,
       each,
       method: 'look',

@@ -8,6 +8,7 @@ export const bedChecks: Check[] = [
   check({
     id: 'tag-trailer.load.deck',
     title: 'Look over the deck boards',
+    partName: 'Deck boards',
     zone: 'curb-front',
     method: 'look',
     phases: BOTH,
@@ -30,6 +31,7 @@ export const bedChecks: Check[] = [
   check({
     id: 'tag-trailer.load.anchors',
     title: 'Pull at the anchor rings',
+    partName: 'Anchor rings',
     zone: 'curb-front',
     method: 'shake',
     needs: ['gloves'],
@@ -47,6 +49,7 @@ export const bedChecks: Check[] = [
   check({
     id: 'tag-trailer.load.secured',
     title: 'Pull every strap and chain of the load',
+    partName: 'Straps and chains of the load',
     zone: 'curb-front',
     method: 'feel',
     phases: BOTH,
@@ -72,6 +75,7 @@ export const bedChecks: Check[] = [
   check({
     id: 'tag-trailer.records.decals',
     title: 'Read unit number and rating plate',
+    partName: 'Unit number and rating plate',
     zone: 'curb-front',
     method: 'look',
     seconds: 5,
@@ -83,6 +87,7 @@ export const bedChecks: Check[] = [
   check({
     id: 'tag-trailer.body.box',
     title: 'Try the latch of the chain box',
+    partName: 'Chain box latch',
     zone: 'curb-front',
     method: 'operate',
     moves: BY_HAND,
@@ -101,6 +106,7 @@ export const bedChecks: Check[] = [
   check({
     id: 'tag-trailer.body.damage',
     title: 'Look for fresh damage and drops below the bed',
+    partName: 'Ground and damage below the bed',
     zone: 'curb-front',
     method: 'look',
     phases: BOTH,

@@ -12,6 +12,7 @@ export const trailerCalendarChecks: Check[] = [
   check({
     id: `${P}.stop.coupling`,
     title: 'Look at coupling, chains and lines again',
+    partName: 'Coupling, chains and lines',
     zone: 'drawbar',
     method: 'look',
     phases: ['under-way'],
@@ -29,6 +30,7 @@ export const trailerCalendarChecks: Check[] = [
   check({
     id: `${P}.stop.hubs`,
     title: 'Feel the hubs of the trailer',
+    partName: 'Heat of the trailer hubs',
     zone: 'driver-wheels',
     each: 'wheel-end',
     method: 'feel',
@@ -46,6 +48,7 @@ export const trailerCalendarChecks: Check[] = [
   check({
     id: `${P}.stop.lamps`,
     title: 'Wipe and look at the lamps of the trailer',
+    partName: 'Trailer lamps',
     zone: 'rear',
     method: 'clean',
     phases: ['under-way'],
@@ -70,6 +73,7 @@ export const trailerCalendarChecks: Check[] = [
   check({
     id: `${P}.week.nut-marks`,
     title: 'Look at the torque marks of the trailer’s wheels',
+    partName: 'Torque marks of the trailer wheels',
     zone: 'driver-wheels',
     each: 'wheel-end',
     method: 'look',
@@ -82,6 +86,7 @@ export const trailerCalendarChecks: Check[] = [
   check({
     id: `${P}.week.drain`,
     title: 'Drain the trailer’s air tank',
+    partName: 'Trailer air tank drain',
     zone: 'curb-wheels',
     method: 'drain',
     phases: ['weekly', 'post-trip'],
@@ -98,6 +103,7 @@ export const trailerCalendarChecks: Check[] = [
   check({
     id: `${P}.month.stroke`,
     title: 'Measure the push-rod stroke of the trailer’s brakes',
+    partName: 'Push-rod stroke of the trailer',
     zone: 'driver-wheels',
     each: 'brake',
     method: 'measure',
@@ -126,6 +132,7 @@ export const trailerCalendarChecks: Check[] = [
   check({
     id: `${P}.month.frame`,
     title: 'Look along rails and cross-members from beneath',
+    partName: 'Rails and cross-members from beneath',
     zone: 'driver-wheels',
     method: 'look',
     phases: ['monthly'],
@@ -141,6 +148,7 @@ export const trailerCalendarChecks: Check[] = [
   check({
     id: `${P}.store`,
     title: 'Park it for the season: chocks, jack on a plank, tarped',
+    partName: 'Storage for the season',
     zone: 'drawbar',
     method: 'operate',
     needs: ['secured'],

@@ -9,6 +9,7 @@ export const drawbarChecks: Check[] = [
   check({
     id: 'tag-trailer.coupling.eye',
     title: 'Look at the eye in the hook',
+    partName: 'Drawbar eye in the hook',
     zone: 'drawbar',
     method: 'look',
     needs: ['lamp', 'chocked'],
@@ -26,6 +27,7 @@ export const drawbarChecks: Check[] = [
   check({
     id: 'tag-trailer.coupling.bolts',
     title: 'Shake the eye plate, feel its bolts',
+    partName: 'Eye plate and bolts',
     zone: 'drawbar',
     method: 'shake',
     needs: ['gloves', 'chocked'],
@@ -41,6 +43,7 @@ export const drawbarChecks: Check[] = [
   check({
     id: 'tag-trailer.coupling.chain',
     title: 'Pull the safety chain and try its hook',
+    partName: 'Safety chain and hook',
     zone: 'drawbar',
     each: 'chain',
     method: 'feel',
@@ -67,6 +70,7 @@ export const drawbarChecks: Check[] = [
   check({
     id: 'tag-trailer.coupling.breakaway',
     title: 'Follow the breakaway cable to its switch',
+    partName: 'Breakaway cable and switch',
     zone: 'drawbar',
     method: 'look',
     seconds: 9,
@@ -83,6 +87,7 @@ export const drawbarChecks: Check[] = [
   check({
     id: 'tag-trailer.coupling.breakaway-battery',
     title: 'Measure the breakaway battery',
+    partName: 'Breakaway battery',
     zone: 'drawbar',
     method: 'measure',
     seconds: 12,
@@ -123,6 +128,7 @@ export const drawbarChecks: Check[] = [
   check({
     id: 'tag-trailer.coupling.breakaway-holds',
     title: 'Pull the breakaway pin and time how long the brakes hold',
+    partName: 'Breakaway brakes',
     zone: 'drawbar',
     method: 'measure',
     phases: ['monthly'],
@@ -154,6 +160,7 @@ export const drawbarChecks: Check[] = [
   check({
     id: 'tag-trailer.coupling.jack',
     title: 'Look that the jack is up and pinned',
+    partName: 'Trailer jack',
     zone: 'drawbar',
     method: 'look',
     seconds: 5,
@@ -169,6 +176,7 @@ export const drawbarChecks: Check[] = [
   check({
     id: 'tag-trailer.coupling.lines',
     title: 'Follow air lines and cable from truck to trailer',
+    partName: 'Air lines and cable to the trailer',
     zone: 'drawbar',
     method: 'listen',
     needs: ['air-charged', 'chocked'],
@@ -190,6 +198,7 @@ export const drawbarChecks: Check[] = [
   check({
     id: 'tag-trailer.frame.drawbar',
     title: 'Follow the welds of the drawbar',
+    partName: 'Drawbar welds',
     zone: 'drawbar',
     method: 'look',
     needs: ['lamp', 'chocked'],
@@ -205,6 +214,7 @@ export const drawbarChecks: Check[] = [
   check({
     id: 'tag-trailer.approach.level',
     title: 'Stand back and see if truck and trailer stand level',
+    partName: 'Level of truck and trailer',
     zone: 'drawbar',
     method: 'look',
     phases: BOTH,

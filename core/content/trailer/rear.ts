@@ -10,6 +10,7 @@ export const rearChecks: Check[] = [
   lampCheck('tag-trailer', {
     id: 'tail',
     title: 'Look at the tail lamp',
+    partName: 'Tail lamp',
     zone: 'rear',
     each: 'rear-lamp',
     criterion: 'Lit, red, steady.',
@@ -20,6 +21,7 @@ export const rearChecks: Check[] = [
   lampCheck('tag-trailer', {
     id: 'stop',
     title: 'Look at the stop lamp while the pedal is held',
+    partName: 'Stop lamp',
     zone: 'rear',
     each: 'rear-lamp',
     pedal: true,
@@ -33,6 +35,7 @@ export const rearChecks: Check[] = [
   lampCheck('tag-trailer', {
     id: 'signal',
     title: 'Look at the turn signal',
+    partName: 'Turn signal',
     zone: 'rear',
     each: 'rear-lamp',
     criterion: 'Flashes in step with the truck.',
@@ -44,6 +47,7 @@ export const rearChecks: Check[] = [
   check({
     id: 'tag-trailer.lamp.identification',
     title: 'Count the three red lamps in the middle',
+    partName: 'Three red identification lamps',
     zone: 'rear',
     method: 'count',
     needs: ['lamps-on'],
@@ -63,6 +67,7 @@ export const rearChecks: Check[] = [
   check({
     id: 'tag-trailer.ramp.hinge',
     title: 'Shake the ramp, look at hinge and pin',
+    partName: 'Ramp, hinge and pin',
     zone: 'rear',
     each: 'ramp',
     method: 'shake',
@@ -85,6 +90,7 @@ export const rearChecks: Check[] = [
   check({
     id: 'tag-trailer.lamp.slow-sign',
     title: 'Look at marker boards and conspicuity tape at the rear',
+    partName: 'Marker boards and tape',
     zone: 'rear',
     method: 'look',
     needs: ['lamp', 'rag'],

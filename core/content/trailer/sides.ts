@@ -7,6 +7,7 @@ export const sideChecks: Check[] = [
   check({
     id: 'tag-trailer.frame.rail',
     title: 'Look along frame and cross-members',
+    partName: 'Frame and cross-members',
     zone: 'driver-wheels',
     each: 'side',
     method: 'look',
@@ -27,6 +28,7 @@ export const sideChecks: Check[] = [
   check({
     id: 'tag-trailer.lamp.side',
     title: 'Look at the side marker lamp',
+    partName: 'Side marker lamp',
     zone: 'driver-wheels',
     each: 'side',
     method: 'look',
@@ -43,6 +45,7 @@ export const sideChecks: Check[] = [
   check({
     id: 'tag-trailer.body.fender',
     title: 'Shake the fender',
+    partName: 'Fender',
     zone: 'driver-wheels',
     each: 'fender',
     method: 'shake',
@@ -58,6 +61,7 @@ export const sideChecks: Check[] = [
   check({
     id: 'tag-trailer.air.tank',
     title: 'Look at the trailer’s air tank, drain it',
+    partName: 'Trailer air tank',
     zone: 'curb-wheels',
     method: 'drain',
     phases: ['post-trip'],
@@ -76,6 +80,7 @@ export const sideChecks: Check[] = [
   check({
     id: 'tag-trailer.suspension.equalizer',
     title: 'Look at the equalizer between the axles',
+    partName: 'Equalizer',
     zone: 'driver-wheels',
     each: 'side',
     method: 'look',

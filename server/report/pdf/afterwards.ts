@@ -1,3 +1,4 @@
+import { atPlace } from '@nazar/core/catalogue';
 import { hoursLate, type Addition } from '@nazar/core/report';
 import type { ReportFile } from '@nazar/core/seal';
 import { SOFT, stamp, type Sheet } from './sheet';
@@ -24,7 +25,7 @@ export function printSignatures(
     sheet.line(
       [
         whatOf(addition),
-        defect?.title,
+        defect && atPlace(defect.title, defect.place),
         addition.words,
         addition.parts?.map(({ words: part, count }) => `${count} × ${part}`).join(', '),
         addition.minutes && words.minutes(addition.minutes),

@@ -1,3 +1,4 @@
+import { atPlace, faultLine } from '@nazar/core/catalogue';
 import { formatSpeedLimit, type UnitHabit } from '@nazar/core/quantity';
 import type { Report, ReportAnswer, ReportDefect } from '@nazar/core/report';
 import { drawBead } from './draw-rig';
@@ -90,11 +91,13 @@ function printFault(
     words.grade[defect.grade],
   );
   doc.y = top;
-  const place = defect.place ? ` (${defect.place})` : '';
-  sheet.line(`${index}. ${defect.unit} · ${defect.title}${place}: ${defect.symptom}`, {
-    bold: true,
-    indent: 18,
-  });
+  sheet.line(
+    `${index}. ${defect.unit} · ${faultLine(defect.title, defect.place, defect.symptom)}`,
+    {
+      bold: true,
+      indent: 18,
+    },
+  );
   const reasons = defect.reasons
     .slice(1)
     .map((reason) => reason.words)
@@ -116,11 +119,11 @@ function printFault(
   );
   sheet.pictures(
     defect.photos.flatMap((photo) => photos.get(photo.id) ?? []),
-    `${defect.title}: ${defect.symptom}`,
+    faultLine(defect.title, defect.place, defect.symptom),
     18,
   );
 }
 
 export function nameOf(answer: ReportAnswer): string {
-  return `${answer.unit} · ${answer.title}${answer.place ? ` (${answer.place})` : ''}`;
+  return `${answer.unit} · ${atPlace(answer.title, answer.place)}`;
 }

@@ -1,4 +1,4 @@
-import { CIRCUMSTANCES, type Circumstance } from '@nazar/core/catalogue';
+import { CIRCUMSTANCES, type Circumstance, partOf } from '@nazar/core/catalogue';
 import { policies as shipped } from '@nazar/core/grading';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
@@ -46,7 +46,7 @@ export function CompareScreen({ comparison, onBack }: CompareScreenProps) {
     <Screen title={t('compare.title')} actions={back} width="columns">
       <View>
         <Heading level={2}>{symptom.words}</Heading>
-        <Soft>{check.title}</Soft>
+        <Soft>{partOf(check)}</Soft>
       </View>
       {symptom.scale ? (
         <Toggles

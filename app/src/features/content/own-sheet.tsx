@@ -25,6 +25,7 @@ export function OwnSheet({ units, content, shipped, refused, onKeep, onClose }: 
   const [zone, setZone] = useState<string>();
   const [phases, setPhases] = useState<readonly Phase[]>(['pre-trip']);
   const [title, setTitle] = useState('');
+  const [partName, setPartName] = useState('');
   const [criterion, setCriterion] = useState('');
   const [why, setWhy] = useState('');
   const [wrong, setWrong] = useState<readonly Wrong[]>([{ words: '', harm: 'repair' }]);
@@ -52,6 +53,7 @@ export function OwnSheet({ units, content, shipped, refused, onKeep, onClose }: 
     const check: Check = {
       id: newCheckId(title, content),
       title: title.trim(),
+      ...(partName.trim().length >= 2 && { partName: partName.trim() }),
       zone: zoneId,
       method: 'look',
       phases: PHASES.filter((phase) => phases.includes(phase)),
@@ -99,6 +101,13 @@ export function OwnSheet({ units, content, shipped, refused, onKeep, onClose }: 
         value={title}
         onChange={setTitle}
         maxLength={80}
+      />
+      <Field
+        label={t('content.partName')}
+        hint={t('content.partNameHint')}
+        value={partName}
+        onChange={setPartName}
+        maxLength={60}
       />
       <Field
         label={t('content.criterion')}

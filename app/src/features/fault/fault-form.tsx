@@ -1,4 +1,4 @@
-import { SOMETHING_ELSE, type Check, type Symptom } from '@nazar/core/catalogue';
+import { SOMETHING_ELSE, type Check, type Symptom, partAt } from '@nazar/core/catalogue';
 import { somethingElse } from '@nazar/core/grading';
 import { circumstancesOf, neededOf, type FaultedPayload } from '@nazar/core/inspection';
 import type { CheckInstance } from '@nazar/core/rig';
@@ -59,7 +59,7 @@ export function FaultForm(props: FaultFormProps) {
     onDone();
   };
 
-  const title = `${check.title}${place ? ` · ${place.title}` : ''}`;
+  const title = partAt(check, place);
   const leave = <Button look="quiet" title={t('fault.leave')} onPress={onDone} />;
 
   if (page === 'what' || !symptom)

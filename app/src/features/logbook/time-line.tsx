@@ -1,3 +1,4 @@
+import { faultLine } from '@nazar/core/catalogue';
 import { View } from 'react-native';
 import { Bead, Body, Button, Soft, type BeadState } from '@/design';
 import { formatWhen, useWords } from '@/i18n';
@@ -52,8 +53,7 @@ function Entry({
           <Bead state={defect.grade} size={24} />
           <View className="shrink">
             <Body className="font-thick">
-              {defect.symptom}
-              {defect.place ? ` · ${defect.place}` : ''}
+              {faultLine(defect.title, defect.place, defect.symptom)}
             </Body>
             <Soft>
               {[

@@ -1,4 +1,4 @@
-import type { Module } from '@nazar/core/catalogue';
+import { partAt, type Module } from '@nazar/core/catalogue';
 import type { WeakSpot } from '@nazar/core/repair';
 import { View } from 'react-native';
 import { Body, Soft } from '@/design';
@@ -10,7 +10,7 @@ export function titleOfPart(part: string, module: Module | undefined): string {
   const check = module?.checks.find(({ id }) => id === checkId);
   if (!check) return part;
   const place = module?.places.find(({ id }) => id === placeId);
-  return place ? `${check.title} · ${place.title}` : check.title;
+  return partAt(check, place);
 }
 
 interface WeakSpotsProps {

@@ -1,3 +1,4 @@
+import { atPlace, faultLine } from '@nazar/core/catalogue';
 import { formatSi, unitFor } from '@nazar/core/quantity';
 import {
   hoursLate,
@@ -206,7 +207,7 @@ function Late(times: { readonly enteredAt: string; readonly sealedAt: string }) 
 }
 
 function nameOf(answer: ReportAnswer): string {
-  return `${answer.unit} · ${answer.title}${answer.place ? ` · ${answer.place}` : ''}`;
+  return `${answer.unit} · ${atPlace(answer.title, answer.place)}`;
 }
 
 function ReadingLine({ answer }: { readonly answer: ReportAnswer }) {
@@ -251,11 +252,8 @@ function DefectLines({
       </View>
       <View className="shrink gap-1">
         <Body className="font-thick">
-          {t(`grade.${defect.grade}`)} · {defect.unit} · {defect.symptom}
-        </Body>
-        <Body>
-          {defect.title}
-          {defect.place ? ` · ${defect.place}` : ''}
+          {t(`grade.${defect.grade}`)} · {defect.unit} ·{' '}
+          {faultLine(defect.title, defect.place, defect.symptom)}
         </Body>
         {defect.reasons.slice(1).map((reason, index) => (
           <Soft key={index}>{t(`reason.${reason.code}`, { words: reason.words })}</Soft>

@@ -1,3 +1,4 @@
+import { partOf, partAt, faultLine } from '@nazar/core/catalogue';
 import { assess, wordsOf } from '@nazar/core/inspection';
 import type { CheckInstance } from '@nazar/core/rig';
 import { useMemo, useState } from 'react';
@@ -82,10 +83,10 @@ function Found({ walk }: { readonly walk: Walk }) {
         </Body>
       ))}
       {inspection.found.map((found) => {
-        const check = assessment.byKey.get(found.key)?.instance.check;
-        return check ? (
+        const at = assessment.byKey.get(found.key)?.instance;
+        return at ? (
           <Body key={found.eventId}>
-            {check.title}: {wordsOf(check, found)}
+            {faultLine(partOf(at.check), at.place?.title, wordsOf(at.check, found))}
           </Body>
         ) : null;
       })}
@@ -124,7 +125,7 @@ function Choice({
               size={26}
             />
           }
-          title={`${instance.check.title}${instance.place ? ` · ${instance.place.title}` : ''}`}
+          title={partAt(instance.check, instance.place)}
           note={instance.unit.number}
           onPress={() => onFault(instance.key)}
         />
@@ -144,7 +145,13 @@ function byNearness({ rig }: Walk): CheckInstance[] {
 }
 
 function textOf({ check, place, unit }: CheckInstance): string {
-  return [check.title, place?.title, unit.number, ...check.symptoms.map(({ words }) => words)]
+  return [
+    partOf(check),
+    check.title,
+    place?.title,
+    unit.number,
+    ...check.symptoms.map(({ words }) => words),
+  ]
     .join(' ')
     .toLowerCase();
 }

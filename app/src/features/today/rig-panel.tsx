@@ -1,5 +1,5 @@
 import type { Reference } from '@nazar/core/wire';
-import { OPEN_STATUSES, UNREAD_STATUSES } from '@nazar/core/catalogue';
+import { OPEN_STATUSES, UNREAD_STATUSES, atPlace, faultLine } from '@nazar/core/catalogue';
 import { composeRig, type Rig } from '@nazar/core/rig';
 import { useMemo, type ReactNode } from 'react';
 import { View } from 'react-native';
@@ -105,8 +105,7 @@ export function RigPanel(props: RigPanelProps) {
               {repairs.map((defect) => (
                 <View key={defect.id}>
                   <Body className="font-thick">
-                    {defect.unitNumber} · {defect.title}
-                    {defect.place ? ` · ${defect.place}` : ''}
+                    {defect.unitNumber} · {atPlace(defect.title, defect.place)}
                   </Body>
                   <Body>
                     {t(`outcome.${defect.outcome ?? 'repaired'}`)}: {defect.outcomeWords}
@@ -129,11 +128,8 @@ export function RigPanel(props: RigPanelProps) {
                 </View>
                 <View className="shrink">
                   <Body className="font-thick">
-                    {t(`grade.${defect.grade}`)} · {defect.unitNumber} · {defect.symptom}
-                  </Body>
-                  <Body>
-                    {defect.title}
-                    {defect.place ? ` · ${defect.place}` : ''}
+                    {t(`grade.${defect.grade}`)} · {defect.unitNumber} ·{' '}
+                    {faultLine(defect.title, defect.place, defect.symptom)}
                   </Body>
                   <Soft>
                     {t('today.since', { when: formatWhen(defect.reportedAt) })}, {defect.reportedBy}

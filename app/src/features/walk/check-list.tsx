@@ -1,3 +1,4 @@
+import { partAt } from '@nazar/core/catalogue';
 import type { CheckInstance } from '@nazar/core/rig';
 import { memo, useEffect, useRef } from 'react';
 import { Pressable, ScrollView, Text, View } from 'react-native';
@@ -63,14 +64,14 @@ const CheckRow = memo(function CheckRow({
   readonly onChoose: (key: string) => void;
 }) {
   const t = useWords();
-  const place = instance.place ? ` · ${instance.place.title}` : '';
+  const part = partAt(instance.check, instance.place);
   return (
     <View role="listitem">
       <Pressable
         role="button"
         nativeID={`check ${instance.key}`}
         aria-current={isCurrent ? 'step' : undefined}
-        aria-label={`${instance.check.title}${place}, ${t(`state.${state}`)}${isWeak ? `, ${t('weak.mark')}` : ''}`}
+        aria-label={`${part}. ${instance.check.title}, ${t(`state.${state}`)}${isWeak ? `, ${t('weak.mark')}` : ''}`}
         onPress={() => onChoose(instance.key)}
         className={`min-h-touch flex-row items-center gap-3 px-4 py-1 ${isCurrent ? 'bg-raised' : ''}`}
       >
@@ -79,8 +80,7 @@ const CheckRow = memo(function CheckRow({
           numberOfLines={2}
           className={`shrink font-text text-base ${isCurrent ? 'text-ink' : 'text-soft'}`}
         >
-          {instance.check.title}
-          {place}
+          {part}
         </Text>
         {isWeak ? (
           <Text className="ml-auto rounded-lg bg-chalk px-2 py-1 font-head text-base text-on-chalk">

@@ -32,7 +32,7 @@ function show(state: InstanceState) {
 it('says at once, in the way of an alarm, that the test is not made and what was found', () => {
   const { onLeave } = show('major');
   expect(screen.getByRole('alert').textContent).toContain('Do not test this');
-  expect(screen.getByRole('alert').textContent).toContain(hose.check.title);
+  expect(screen.getByRole('alert').textContent).toContain('Brake hose, ');
   fireEvent.click(screen.getByTestId('leave-out'));
   expect(onLeave).toHaveBeenCalledTimes(1);
   const [reason] = onLeave.mock.calls[0] as [string];

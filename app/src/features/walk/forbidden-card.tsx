@@ -1,3 +1,4 @@
+import { partAt } from '@nazar/core/catalogue';
 import { wordsOf } from '@nazar/core/inspection';
 import type { Forbidden } from '@nazar/core/walking';
 import { View } from 'react-native';
@@ -24,7 +25,7 @@ export function ForbiddenCard({ forbidden, onLeave, onFault }: ForbiddenCardProp
   const { check, place } = because.instance;
   const symptom = symptomOf(because);
   const unseen = because.state === 'not-looked';
-  const fault = place ? `${check.title} (${place.title})` : check.title;
+  const fault = partAt(check, place);
   return (
     <View className="gap-2" testID="forbidden" role="alert">
       <Heading level={3}>{t('forbidden.title')}</Heading>

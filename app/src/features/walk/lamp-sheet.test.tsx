@@ -27,7 +27,7 @@ const withPhone = () =>
     log.add('joined', { name: 'Petra Lunde', phone: true }, driver);
   });
 const touch = (name: string) => fireEvent.click(screen.getByRole('button', { name }));
-const called = () => screen.getByRole('heading', { name: /^Look at/ }).textContent;
+const called = () => screen.getByRole('heading', { name: / lamp\b|^Headlamp|signal/i }).textContent;
 /** Second by second, as the screen draws it. */
 function pass(seconds: number) {
   for (let second = 0; second < seconds; second += 1) act(() => jest.advanceTimersByTime(1000));

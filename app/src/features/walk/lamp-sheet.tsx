@@ -1,3 +1,4 @@
+import { partAt } from '@nazar/core/catalogue';
 import { callLamps, callSeconds, darkSymptomOf, nextCall } from '@nazar/core/walking';
 import { droppedUnits } from '@nazar/core/inspection';
 import type { CheckInstance } from '@nazar/core/rig';
@@ -127,13 +128,16 @@ export function LampSheet(props: LampSheetProps) {
             · {call.instance.unit.number}
           </Soft>
           <Heading level={2} className="text-3xl">
-            {call.instance.check.title}
-            {call.instance.place ? ` · ${call.instance.place.title}` : ''}
+            {partAt(call.instance.check, call.instance.place)}
           </Heading>
           <Figure className="text-5xl">
             {t('lampWalk.seconds', { count: Math.max(0, Math.ceil(left)) })}
           </Figure>
-          <RigDrawing rig={rig} label={call.instance.check.title} spot={spot} />
+          <RigDrawing
+            rig={rig}
+            label={partAt(call.instance.check, call.instance.place)}
+            spot={spot}
+          />
         </>
       ) : open.length > 0 ? (
         <Body>{helper ? t('lampWalk.together', { name: helper.name }) : t('lampWalk.alone')}</Body>

@@ -1,4 +1,4 @@
-import { OPEN_STATUSES } from '@nazar/core/catalogue';
+import { OPEN_STATUSES, faultLine } from '@nazar/core/catalogue';
 import { useMemo } from 'react';
 import { ScrollView, View } from 'react-native';
 import { Bead, Body, Button, Card, Heading, Soft, useNow } from '@/design';
@@ -50,14 +50,10 @@ export function DefectDetail(props: DefectDetailProps) {
         <View className="flex-row items-center gap-3">
           <Bead state={defect.grade} size={44} />
           <Heading level={2} className="shrink text-3xl">
-            {defect.unitNumber} · {defect.symptom}
+            {defect.unitNumber} · {faultLine(defect.title, defect.place, defect.symptom)}
           </Heading>
         </View>
-        <Body>
-          {defect.title}
-          {defect.place ? ` · ${defect.place}` : ''}
-          {defect.extent ? ` · ${defect.extent}` : ''}
-        </Body>
+        {defect.extent ? <Body>{defect.extent}</Body> : null}
         <Soft>
           {[
             defect.unitTitle,

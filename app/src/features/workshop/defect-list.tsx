@@ -1,3 +1,4 @@
+import { atPlace } from '@nazar/core/catalogue';
 import { memo } from 'react';
 import { FlatList, Pressable, Text, View } from 'react-native';
 import { Bead, Button } from '@/design';
@@ -53,11 +54,10 @@ const DefectRow = memo(function DefectRow({
       <Bead state={defect.grade} size={34} />
       <View className="min-w-0 flex-1">
         <Text numberOfLines={1} className="font-head text-xl text-ink">
-          {defect.unitNumber} · {defect.symptom}
+          {defect.unitNumber} · {atPlace(defect.title, defect.place)}
         </Text>
         <Text numberOfLines={1} className="font-text text-base text-ink">
-          {defect.title}
-          {defect.place ? ` · ${defect.place}` : ''}
+          {defect.symptom}
         </Text>
         <Text numberOfLines={1} className="font-text text-sm text-soft">
           {lineOf(defect, t)}

@@ -23,7 +23,7 @@ const defect = {
   unitNumber: '218',
   unitTitle: 'Straight truck',
   key: 'unit-218/truck.wheel.nuts/left-steer',
-  title: 'Look at every nut (left steer)',
+  title: 'Wheel nuts, left steer',
   symptom: 'Rust streak or shiny mark, nuts tight',
   symptomId: 'rust-streak',
   grade: 'minor',
@@ -75,7 +75,7 @@ async function open() {
       onYou={nothing}
     />,
   );
-  fireEvent.click(await screen.findByRole('button', { name: /^218 · Rust/ }));
+  fireEvent.click(await screen.findByRole('button', { name: /^218 · Wheel nuts, left steer.*Rust/ }));
   fireEvent.change(await screen.findByLabelText('What was done'), {
     target: { value: 'Nuts renewed and torqued' },
   });
@@ -102,7 +102,7 @@ it('certifies, and the defect leaves the list', async () => {
   await sign();
   await screen.findByText('Certified. The next driver is asked to acknowledge it.');
   expect(server.sent.map(({ type }) => type)).toEqual(['certified']);
-  await waitFor(() => expect(screen.queryByRole('button', { name: /^218 · Rust/ })).toBeNull());
+  await waitFor(() => expect(screen.queryByRole('button', { name: /^218 · Wheel nuts, left steer.*Rust/ })).toBeNull());
 });
 
 it('says that a certificate is only kept here while the server is away, and reads the list again when it has arrived', async () => {
@@ -111,9 +111,9 @@ it('says that a certificate is only kept here while the server is away, and read
   server.away = true;
   await sign();
   await screen.findByText(/^Signed and kept on this device/);
-  expect(screen.getByRole('button', { name: /^218 · Rust/ })).toBeTruthy();
+  expect(screen.getByRole('button', { name: /^218 · Wheel nuts, left steer.*Rust/ })).toBeTruthy();
   server.away = false;
   await act(() => syncNow());
-  await waitFor(() => expect(screen.queryByRole('button', { name: /^218 · Rust/ })).toBeNull());
+  await waitFor(() => expect(screen.queryByRole('button', { name: /^218 · Wheel nuts, left steer.*Rust/ })).toBeNull());
   expect(server.sent).toHaveLength(1);
 });

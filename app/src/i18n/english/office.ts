@@ -165,6 +165,8 @@ export const office = {
     added: 'Added: {{title}}',
     title: 'What is done',
     titleHint: 'As one would say it: Look at the tarp bows',
+    partName: 'Part, as lists name it',
+    partNameHint: 'A noun: Tarp bows. Left empty, what is done stands in.',
     criterion: 'What good looks like',
     wrong: 'What can be wrong, {{number}}',
     howBad: 'How bad is it, {{number}}',

@@ -20,6 +20,7 @@ const own: Check[] = [
   check({
     id: `${P}.vandalism`,
     title: 'Look round it for what the night left',
+    partName: 'Outside after the night',
     zone: 'front-corner',
     method: 'look',
     seconds: 12,
@@ -34,6 +35,7 @@ const own: Check[] = [
   check({
     id: `${P}.decals`,
     title: 'Read every word on the outside',
+    partName: 'Lettering outside',
     zone: 'front-corner',
     method: 'look',
     seconds: 7,
@@ -45,6 +47,7 @@ const own: Check[] = [
   check({
     id: `${P}.eight-way.amber`,
     title: 'Amber warning lamps, front and rear',
+    partName: 'Amber warning lamps',
     zone: 'front',
     each: 'eight-way',
     method: 'look',
@@ -63,6 +66,7 @@ const own: Check[] = [
   check({
     id: `${P}.eight-way.red`,
     title: 'Red warning lamps, front and rear',
+    partName: 'Red warning lamps',
     zone: 'front',
     each: 'eight-way',
     method: 'look',
@@ -78,6 +82,7 @@ const own: Check[] = [
   check({
     id: `${P}.stop-arm`,
     title: 'Run the stop arm out and in',
+    partName: 'Stop arm',
     zone: 'driver-side',
     method: 'operate',
     moves: moved('stop-arm', 'electric', ['passengers']),
@@ -97,6 +102,7 @@ const own: Check[] = [
   check({
     id: `${P}.crossing-arm`,
     title: 'Run the crossing arm out and in',
+    partName: 'Crossing arm',
     zone: 'front',
     method: 'operate',
     moves: moved('crossing-arm', 'electric', ['passengers']),
@@ -111,6 +117,7 @@ const own: Check[] = [
   check({
     id: `${P}.mirrors.crossover`,
     title: 'Look into the crossover mirrors',
+    partName: 'Crossover mirrors',
     zone: 'front',
     each: 'crossover',
     method: 'look',
@@ -128,6 +135,7 @@ const own: Check[] = [
   check({
     id: `${P}.exit.rear-door`,
     title: 'Open the rear emergency door from inside and outside',
+    partName: 'Rear emergency door',
     zone: 'rear',
     method: 'operate',
     moves: BY_HAND,
@@ -144,6 +152,7 @@ const own: Check[] = [
   check({
     id: `${P}.exit.side-door`,
     title: 'Open the side emergency door',
+    partName: 'Side emergency door',
     zone: 'aisle',
     method: 'operate',
     moves: BY_HAND,
@@ -160,6 +169,7 @@ const own: Check[] = [
   check({
     id: `${P}.exit.interlock`,
     title: 'Lock an exit and try to start',
+    partName: 'Exit interlock',
     zone: 'seat',
     method: 'operate',
     moves: moved('starter', 'key', ['passengers'], {
@@ -176,6 +186,7 @@ const own: Check[] = [
   check({
     id: `${P}.strobe`,
     title: 'Look at the roof strobe',
+    partName: 'Roof strobe',
     zone: 'rear',
     method: 'look',
     needs: ['lamps-on'],
@@ -192,6 +203,7 @@ const own: Check[] = [
   check({
     id: `${P}.first-aid`,
     title: 'First-aid and body-fluid kit',
+    partName: 'First-aid and body-fluid kit',
     zone: 'entrance',
     method: 'count',
     seconds: 8,
@@ -203,6 +215,7 @@ const own: Check[] = [
   check({
     id: `${P}.child-check`,
     title: 'Try the child-check alarm',
+    partName: 'Child-check alarm',
     zone: 'last-row',
     method: 'operate',
     moves: BY_HAND,
@@ -214,6 +227,7 @@ const own: Check[] = [
   check({
     id: `${P}.sign`,
     title: 'Hang the empty sign in the rear window',
+    partName: 'Empty-bus sign',
     zone: 'last-row',
     method: 'operate',
     moves: BY_HAND,
@@ -227,6 +241,7 @@ const own: Check[] = [
   check({
     id: `${P}.tailpipe`,
     title: 'Look at the tailpipe under the rear door',
+    partName: 'Tailpipe',
     zone: 'rear',
     method: 'look',
     needs: ['secured'],
@@ -295,6 +310,7 @@ export const schoolBus: Module = module({
   ],
   checks: [...shared.checks, ...own],
   combinations: shared.combinations,
+  procedures: shared.procedures,
   services: shared.services,
   contents: [
     { id: 'first-aid', check: `${P}.first-aid`, title: 'First-aid kit', count: 1, expires: true },

@@ -30,6 +30,7 @@ export function passengerChecks(p: string): Check[] {
     check({
       id: `${p}.door.entrance`,
       title: 'Open and shut the entrance door twice',
+      partName: 'Entrance door',
       zone: 'entrance',
       method: 'operate',
       moves: moved('entrance-door', 'air', ['passengers'], { clear: 'hand' }),
@@ -47,6 +48,7 @@ export function passengerChecks(p: string): Check[] {
     check({
       id: `${p}.door.steps`,
       title: 'Look at steps, handrails and step lamp',
+      partName: 'Entrance steps, handrails and lamp',
       zone: 'entrance',
       method: 'look',
       seconds: 8,
@@ -68,6 +70,7 @@ export function passengerChecks(p: string): Check[] {
     check({
       id: `${p}.aisle`,
       title: 'Walk the aisle: floor, loose things',
+      partName: 'Aisle',
       zone: 'aisle',
       method: 'look',
       phases: ['pre-trip', 'post-trip'],
@@ -83,6 +86,7 @@ export function passengerChecks(p: string): Check[] {
     check({
       id: `${p}.seats`,
       title: 'Shake each row of seats',
+      partName: 'Seats',
       zone: 'aisle',
       each: 'row',
       method: 'shake',
@@ -99,6 +103,7 @@ export function passengerChecks(p: string): Check[] {
     check({
       id: `${p}.belts`,
       title: 'Pull the belts of each row',
+      partName: 'Seat belts',
       zone: 'aisle',
       each: 'row',
       method: 'operate',
@@ -115,6 +120,7 @@ export function passengerChecks(p: string): Check[] {
     check({
       id: `${p}.exits.windows`,
       title: 'Open each emergency window',
+      partName: 'Emergency windows',
       zone: 'aisle',
       each: 'window-exit',
       method: 'operate',
@@ -133,6 +139,7 @@ export function passengerChecks(p: string): Check[] {
     check({
       id: `${p}.exits.hatches`,
       title: 'Push each roof hatch',
+      partName: 'Roof hatches',
       zone: 'aisle',
       each: 'hatch',
       method: 'operate',
@@ -151,6 +158,7 @@ export function passengerChecks(p: string): Check[] {
     check({
       id: `${p}.exits.hammer`,
       title: 'See hammers, belt cutter and their seals',
+      partName: 'Hammers and belt cutter',
       zone: 'aisle',
       method: 'look',
       helper: 'may-help',
@@ -163,6 +171,7 @@ export function passengerChecks(p: string): Check[] {
     check({
       id: `${p}.windows`,
       title: 'Look at windows and tint',
+      partName: 'Windows and tint',
       zone: 'aisle',
       method: 'look',
       helper: 'may-help',
@@ -174,6 +183,7 @@ export function passengerChecks(p: string): Check[] {
     check({
       id: `${p}.lamps.inside`,
       title: 'Look at the lamps inside',
+      partName: 'Inside lamps',
       zone: 'aisle',
       method: 'look',
       needs: ['lamps-on'],
@@ -185,6 +195,7 @@ export function passengerChecks(p: string): Check[] {
     check({
       id: `${p}.notices`,
       title: 'Read route, emergency numbers and notices',
+      partName: 'Notices',
       zone: 'entrance',
       method: 'look',
       seconds: 6,
@@ -196,6 +207,7 @@ export function passengerChecks(p: string): Check[] {
     check({
       id: `${p}.climate`,
       title: 'Feel heat or cold at every row',
+      partName: 'Heating and cooling',
       zone: 'aisle',
       method: 'feel',
       needs: ['engine-idling'],
@@ -211,6 +223,7 @@ export function passengerChecks(p: string): Check[] {
     check({
       id: `${p}.recorder`,
       title: 'See that the camera recorder runs',
+      partName: 'Camera recorder',
       zone: 'seat',
       method: 'look',
       needs: ['key-on'],
@@ -222,6 +235,7 @@ export function passengerChecks(p: string): Check[] {
     check({
       id: `${p}.last-row`,
       title: 'Walk to the last row and look under every seat',
+      partName: 'Passengers left aboard',
       zone: 'last-row',
       method: 'look',
       precedes: ['everything'],

@@ -19,6 +19,7 @@ const own: Check[] = [
   check({
     id: `${P}.kneeling`,
     title: 'Kneel and rise',
+    partName: 'Kneeling',
     zone: 'entrance',
     method: 'operate',
     moves: moved('kneeling', 'air', ['passengers'], { held: 'brake-and-chocks' }),
@@ -39,6 +40,7 @@ const own: Check[] = [
   check({
     id: `${P}.ramp`,
     title: 'Run the ramp out and in',
+    partName: 'Ramp',
     zone: 'entrance',
     method: 'operate',
     moves: moved('ramp', 'electric', ['passenger-lift']),
@@ -56,6 +58,7 @@ const own: Check[] = [
   check({
     id: `${P}.door.interlock`,
     title: 'Door open: throttle dead, brake on',
+    partName: 'Door interlock',
     zone: 'seat',
     method: 'operate',
     moves: moved('driving', 'engine', ['passengers'], {
@@ -72,6 +75,7 @@ const own: Check[] = [
   check({
     id: `${P}.door.rear`,
     title: 'Rear door: sensitive edge and lamp',
+    partName: 'Rear door edge and lamp',
     zone: 'aisle',
     method: 'operate',
     moves: BY_HAND,
@@ -83,6 +87,7 @@ const own: Check[] = [
   check({
     id: `${P}.door.emergency`,
     title: 'Emergency release of each door',
+    partName: 'Emergency door release',
     zone: 'entrance',
     method: 'operate',
     moves: BY_HAND,
@@ -94,6 +99,7 @@ const own: Check[] = [
   check({
     id: `${P}.stop-request`,
     title: 'Pull the stop request in each part',
+    partName: 'Stop request',
     zone: 'aisle',
     method: 'operate',
     moves: BY_HAND,
@@ -106,6 +112,7 @@ const own: Check[] = [
   check({
     id: `${P}.stanchions`,
     title: 'Shake stanchions and grab rails',
+    partName: 'Stanchions and grab rails',
     zone: 'aisle',
     method: 'shake',
     seconds: 12,
@@ -116,6 +123,7 @@ const own: Check[] = [
   check({
     id: `${P}.bays`,
     title: 'Open and latch each luggage bay',
+    partName: 'Luggage bays',
     zone: 'curb-side',
     method: 'operate',
     moves: BY_HAND,
@@ -130,6 +138,7 @@ const own: Check[] = [
   check({
     id: `${P}.fire`,
     title: 'Read the fire detection of the engine bay',
+    partName: 'Engine bay fire detection',
     zone: 'seat',
     method: 'look',
     needs: ['key-on'],
@@ -141,6 +150,7 @@ const own: Check[] = [
   check({
     id: `${P}.engine.rear`,
     title: 'Open the rear engine door: leaks, belts, dirt',
+    partName: 'Rear engine bay',
     zone: 'rear',
     method: 'look',
     needs: ['engine-off'],
@@ -155,6 +165,7 @@ const own: Check[] = [
   check({
     id: `${P}.destination`,
     title: 'Read the destination signs',
+    partName: 'Destination signs',
     zone: 'front',
     method: 'look',
     seconds: 5,
@@ -166,6 +177,7 @@ const own: Check[] = [
   check({
     id: `${P}.speaker`,
     title: 'Call a stop inside and outside',
+    partName: 'Speakers',
     zone: 'seat',
     method: 'operate',
     moves: BY_HAND,
@@ -178,6 +190,7 @@ const own: Check[] = [
   check({
     id: `${P}.lost`,
     title: 'Look through seats, racks and toilet',
+    partName: 'Lost property and people',
     zone: 'last-row',
     method: 'look',
     precedes: ['everything'],
@@ -243,6 +256,7 @@ export const transitBus: Module = module({
   ],
   checks: [...shared.checks, ...own],
   combinations: shared.combinations,
+  procedures: shared.procedures,
   services: shared.services,
   contents: [
     {

@@ -39,6 +39,7 @@ const checks: Check[] = [
   check({
     id: `${P}.sight-glass`,
     title: 'Read the hydraulic sight glass, ladder bedded',
+    partName: 'Hydraulic sight glass',
     zone: 'turntable',
     method: 'look',
     needs: ['boom-cradled'],
@@ -52,6 +53,7 @@ const checks: Check[] = [
   check({
     id: `${P}.overrides`,
     title: 'Look at the manual overrides and their seals',
+    partName: 'Manual overrides',
     zone: 'turntable',
     method: 'look',
     phases: ['weekly', 'pre-trip'],
@@ -66,6 +68,7 @@ const checks: Check[] = [
   check({
     id: `${P}.outriggers.pads`,
     title: 'Shake each outrigger pad and its fasteners',
+    partName: 'Outrigger pads',
     zone: 'jacks-driver',
     each: 'outrigger',
     method: 'shake',
@@ -81,6 +84,7 @@ const checks: Check[] = [
   check({
     id: `${P}.outriggers.stowed`,
     title: 'See every outrigger in, lamp out',
+    partName: 'Outriggers stowed',
     zone: 'jacks-driver',
     each: 'outrigger',
     method: 'look',
@@ -96,6 +100,7 @@ const checks: Check[] = [
   check({
     id: `${P}.cylinders.wipe`,
     title: 'Wipe lift and extension cylinders and look again after a minute',
+    partName: 'Lift and extension cylinders',
     zone: 'jacks-curb',
     method: 'look',
     needs: ['boom-cradled', 'secured', 'rag'],
@@ -108,6 +113,7 @@ const checks: Check[] = [
   check({
     id: `${P}.cables`,
     title: 'Tap the extension cables, do not stroke them',
+    partName: 'Extension cables',
     zone: 'turntable',
     method: 'feel',
     needs: ['boom-cradled', 'secured', 'gloves'],
@@ -124,6 +130,7 @@ const checks: Check[] = [
   check({
     id: `${P}.sections`,
     title: 'Look along rails, rungs and pads of each section',
+    partName: 'Rails, rungs and pads',
     zone: 'ladder-rear',
     method: 'look',
     phases: ['pre-trip', 'weekly'],
@@ -139,6 +146,7 @@ const checks: Check[] = [
   check({
     id: `${P}.chains`,
     title: 'Look at chains and pins at the turntable',
+    partName: 'Turntable chains and pins',
     zone: 'turntable',
     method: 'look',
     needs: ['boom-cradled', 'secured'],
@@ -150,6 +158,7 @@ const checks: Check[] = [
   check({
     id: `${P}.turntable.bolts`,
     title: 'Look at the turntable bolts',
+    partName: 'Turntable bolts',
     zone: 'turntable',
     method: 'look',
     needs: ['boom-cradled', 'secured', 'lamp'],
@@ -165,6 +174,7 @@ const checks: Check[] = [
   check({
     id: `${P}.nozzle`,
     title: 'Run the nozzle through its travel',
+    partName: 'Nozzle',
     zone: 'aerial-controls',
     method: 'operate',
     moves: moved('ladder', 'power-take-off', ['aerial'], { held: 'brake-and-chocks' }),
@@ -185,6 +195,7 @@ const checks: Check[] = [
   check({
     id: `${P}.waterway`,
     title: 'Look at the waterway and its drain',
+    partName: 'Waterway and drain',
     zone: 'ladder-rear',
     method: 'look',
     phases: ['pre-trip', 'post-trip'],
@@ -203,6 +214,7 @@ const checks: Check[] = [
   check({
     id: `${P}.rope-pole`,
     title: 'Shake rope, pole and tools on the ladder',
+    partName: 'Rope, pole and tools',
     zone: 'ladder-rear',
     method: 'shake',
     needs: ['boom-cradled', 'secured'],
@@ -215,6 +227,7 @@ const checks: Check[] = [
   check({
     id: `${P}.dead-man`,
     title: 'Let go of the dead-man',
+    partName: 'Dead-man',
     zone: 'aerial-controls',
     method: 'operate',
     moves: moved('ladder', 'power-take-off', ['aerial'], {
@@ -237,6 +250,7 @@ const checks: Check[] = [
   check({
     id: `${P}.intercom`,
     title: 'Call the tip from the turntable',
+    partName: 'Intercom to the tip',
     zone: 'aerial-controls',
     method: 'operate',
     moves: BY_HAND,
@@ -249,6 +263,7 @@ const checks: Check[] = [
   check({
     id: `${P}.lamps`,
     title: 'All indicator lamps on at the lamp test',
+    partName: 'Indicator lamps',
     zone: 'aerial-controls',
     method: 'operate',
     moves: moved('lamps', 'electric', ['aerial'], { clear: 'hand', held: 'no-matter' }),
@@ -261,6 +276,7 @@ const checks: Check[] = [
   check({
     id: `${P}.interlocks`,
     title: 'Try to raise it with an outrigger in',
+    partName: 'Outrigger interlock',
     zone: 'aerial-controls',
     method: 'operate',
     moves: moved('ladder', 'power-take-off', ['aerial'], {
@@ -286,6 +302,7 @@ const checks: Check[] = [
   check({
     id: `${P}.load-chart`,
     title: 'Read the load chart at the controls',
+    partName: 'Load chart',
     zone: 'aerial-controls',
     method: 'look',
     phases: ['pre-trip', 'weekly'],
@@ -297,6 +314,7 @@ const checks: Check[] = [
   check({
     id: `${P}.cradle`,
     title: 'See it bedded in its cradle, lamp out',
+    partName: 'Ladder in its cradle',
     zone: 'turntable',
     method: 'look',
     needs: ['boom-cradled'],
@@ -309,6 +327,7 @@ const checks: Check[] = [
   check({
     id: `${P}.harness`,
     title: 'Look at belts and anchor points at the tip',
+    partName: 'Belts and anchor points',
     zone: 'ladder-rear',
     method: 'look',
     phases: ['weekly', 'pre-trip'],
@@ -321,6 +340,7 @@ const checks: Check[] = [
   check({
     id: `${P}.grease`,
     title: 'Grease turntable, pads and cables',
+    partName: 'Aerial grease points',
     zone: 'turntable',
     method: 'grease',
     phases: ['monthly'],
@@ -334,6 +354,7 @@ const checks: Check[] = [
   check({
     id: `${P}.cycle`,
     title: 'Set up, raise, extend, turn, bed it',
+    partName: 'Aerial cycle',
     zone: 'aerial-controls',
     method: 'operate',
     moves: moved('ladder', 'power-take-off', ['aerial'], { held: 'brake-and-chocks' }),

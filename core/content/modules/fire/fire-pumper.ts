@@ -37,6 +37,7 @@ const own: Check[] = [
   check({
     id: `${P}.tank.level`,
     title: 'Read the tank',
+    partName: 'Water tank level',
     zone: 'pump-panel',
     method: 'look',
     phases: ['pre-trip', 'post-trip'],
@@ -53,6 +54,7 @@ const own: Check[] = [
   check({
     id: `${P}.foam.level`,
     title: 'Read the extinguishing agent',
+    partName: 'Extinguishing agent',
     zone: 'pump-panel',
     method: 'look',
     seconds: 5,
@@ -64,6 +66,7 @@ const own: Check[] = [
   check({
     id: `${P}.primer`,
     title: 'Prime dry: vacuum test',
+    partName: 'Primer, dry vacuum',
     zone: 'pump-panel',
     method: 'operate',
     moves: moved('pump', 'engine', ['pump'], { held: 'brake-and-chocks' }),
@@ -77,6 +80,7 @@ const own: Check[] = [
   check({
     id: `${P}.shift`,
     title: 'Shift into pump and back',
+    partName: 'Pump shift',
     zone: 'seat',
     method: 'operate',
     moves: moved('pump', 'engine', ['pump'], { held: 'brake-and-chocks' }),
@@ -92,6 +96,7 @@ const own: Check[] = [
   check({
     id: `${P}.pump.run`,
     title: 'Run the pump and read every gauge',
+    partName: 'Pump and gauges',
     zone: 'pump-panel',
     method: 'operate',
     moves: moved('pump', 'engine', ['pump'], { held: 'brake-and-chocks' }),
@@ -111,6 +116,7 @@ const own: Check[] = [
   check({
     id: `${P}.relief`,
     title: 'Set and try relief valve or governor',
+    partName: 'Relief valve or governor',
     zone: 'pump-panel',
     method: 'operate',
     moves: moved('pump', 'engine', ['pump'], { held: 'brake-and-chocks' }),
@@ -125,6 +131,7 @@ const own: Check[] = [
   check({
     id: `${P}.valves`,
     title: 'Work every intake and discharge valve',
+    partName: 'Intake and discharge valves',
     zone: 'pump-panel',
     each: 'outlet',
     method: 'operate',
@@ -140,6 +147,7 @@ const own: Check[] = [
   check({
     id: `${P}.caps`,
     title: 'Hand-tighten caps, look at gaskets and threads',
+    partName: 'Caps, gaskets and threads',
     zone: 'pump-panel',
     each: 'outlet',
     method: 'feel',
@@ -154,6 +162,7 @@ const own: Check[] = [
   check({
     id: `${P}.drains`,
     title: 'Drain pump and lines',
+    partName: 'Pump and line drains',
     zone: 'pump-panel',
     method: 'drain',
     phases: ['post-trip'],
@@ -169,6 +178,7 @@ const own: Check[] = [
   check({
     id: `${P}.pump.heat`,
     title: 'Look at pump heat and circulation',
+    partName: 'Pump heat and circulation',
     zone: 'pump-panel',
     method: 'look',
     when: ['freezing'],
@@ -180,6 +190,7 @@ const own: Check[] = [
   check({
     id: `${P}.hose.bed`,
     title: 'Look at every hose bed and preconnect',
+    partName: 'Hose beds and preconnects',
     zone: 'rear',
     method: 'look',
     phases: ['pre-trip', 'post-trip'],
@@ -197,6 +208,7 @@ const own: Check[] = [
   check({
     id: `${P}.nozzles`,
     title: 'Turn and shut each nozzle',
+    partName: 'Nozzles',
     zone: 'rear',
     method: 'operate',
     moves: BY_HAND,
@@ -210,6 +222,7 @@ const own: Check[] = [
   check({
     id: `${P}.breathing`,
     title: 'Read each breathing set',
+    partName: 'Breathing sets',
     zone: 'crew',
     each: 'seat',
     method: 'look',
@@ -227,6 +240,7 @@ const own: Check[] = [
   check({
     id: `${P}.crew.belts`,
     title: 'Pull every crew belt',
+    partName: 'Crew belts',
     zone: 'crew',
     each: 'seat',
     method: 'operate',
@@ -239,6 +253,7 @@ const own: Check[] = [
   check({
     id: `${P}.crew.loose`,
     title: 'Shake tools and helmets in their holders',
+    partName: 'Tools and helmets in the cab',
     zone: 'crew',
     method: 'shake',
     seconds: 12,
@@ -250,6 +265,7 @@ const own: Check[] = [
   check({
     id: `${P}.warning.lamps`,
     title: 'Look at every warning lamp',
+    partName: 'Emergency warning lamps',
     zone: 'front',
     method: 'look',
     needs: ['lamps-on'],
@@ -269,6 +285,7 @@ const own: Check[] = [
   check({
     id: `${P}.siren`,
     title: 'Siren and air horn, short',
+    partName: 'Siren and air horn',
     zone: 'seat',
     method: 'operate',
     moves: moved('siren', 'electric', []),
@@ -282,6 +299,7 @@ const own: Check[] = [
   check({
     id: `${P}.fuel`,
     title: 'Read fuel and exhaust fluid',
+    partName: 'Fuel and exhaust fluid',
     zone: 'seat',
     method: 'look',
     needs: ['key-on'],
@@ -295,6 +313,7 @@ const own: Check[] = [
   check({
     id: `${P}.load-management`,
     title: 'Read the load manager',
+    partName: 'Load manager',
     zone: 'seat',
     method: 'look',
     needs: ['engine-idling', 'lamps-on'],
@@ -309,6 +328,7 @@ const own: Check[] = [
   check({
     id: `${P}.master`,
     title: 'Electrical master off and on',
+    partName: 'Electrical master',
     zone: 'cab',
     method: 'operate',
     moves: BY_HAND,
@@ -320,6 +340,7 @@ const own: Check[] = [
   check({
     id: `${P}.shore-line`,
     title: 'Look at shore line and its ejector',
+    partName: 'Shore line and ejector',
     zone: 'driver-side',
     method: 'look',
     phases: ['pre-trip', 'post-trip'],
@@ -331,6 +352,7 @@ const own: Check[] = [
   check({
     id: `${P}.compartments`,
     title: 'Open and shut every compartment',
+    partName: 'Compartments',
     zone: 'curb-side',
     method: 'operate',
     moves: BY_HAND,
@@ -347,6 +369,7 @@ const own: Check[] = [
   check({
     id: `${P}.ladders`,
     title: 'Look at ladders and their rack',
+    partName: 'Ladders and rack',
     zone: 'curb-side',
     method: 'look',
     phases: ['weekly', 'pre-trip'],
@@ -364,6 +387,7 @@ const own: Check[] = [
   check({
     id: `${P}.generator`,
     title: 'Run the generator and scene lamps',
+    partName: 'Generator and scene lamps',
     zone: 'driver-side',
     method: 'operate',
     moves: moved('generator', 'engine', [], { held: 'brake-and-chocks' }),
@@ -377,6 +401,7 @@ const own: Check[] = [
   check({
     id: `${P}.packing`,
     title: 'Count the drips of the pump packing',
+    partName: 'Pump packing',
     zone: 'pump-panel',
     method: 'count',
     phases: ['monthly'],
@@ -509,7 +534,7 @@ export const firePumper: Module = module({
     rect('deck', 4.6, -0.5, 4.2, 1),
   ],
   checks: [...shared.checks, ...own],
-  procedures: [pump, PRIMER, RELIEF],
+  procedures: [...shared.procedures, pump, PRIMER, RELIEF],
   combinations: shared.combinations,
   services: [
     ...shared.services,

@@ -52,6 +52,7 @@ const own: Check[] = [
   check({
     id: `${P}.hook-tied`,
     title: 'See that the hook is tied and the booms are in',
+    partName: 'Hook and booms for the road',
     zone: 'front',
     method: 'look',
     needs: ['boom-cradled'],
@@ -68,6 +69,7 @@ const own: Check[] = [
   check({
     id: `${P}.turntable-lock`,
     title: 'Look at the lock pin of the turntable',
+    partName: 'Turntable lock pin',
     zone: 'driver-side',
     method: 'look',
     needs: ['boom-cradled'],
@@ -81,6 +83,7 @@ const own: Check[] = [
   check({
     id: `${P}.slew.bolts`,
     title: 'Look at the bolts of the slewing ring',
+    partName: 'Slewing ring bolts',
     zone: 'driver-side',
     method: 'look',
     needs: ['lamp'],
@@ -97,6 +100,7 @@ const own: Check[] = [
   check({
     id: `${P}.slew.gear`,
     title: 'Look at slewing gear: oil, grease, teeth',
+    partName: 'Slewing gear',
     zone: 'driver-side',
     method: 'look',
     phases: ['weekly'],
@@ -108,6 +112,7 @@ const own: Check[] = [
   check({
     id: `${P}.outriggers.boxes`,
     title: 'Look at each outrigger box',
+    partName: 'Outrigger boxes',
     zone: 'driver-side',
     each: 'outrigger',
     method: 'look',
@@ -120,6 +125,7 @@ const own: Check[] = [
   check({
     id: `${P}.outriggers.locks`,
     title: 'Look at each outrigger lock',
+    partName: 'Outrigger locks',
     zone: 'driver-side',
     each: 'outrigger',
     method: 'look',
@@ -138,6 +144,7 @@ const own: Check[] = [
   check({
     id: `${P}.outriggers.lines`,
     title: 'Look at ropes and pipes of the outriggers',
+    partName: 'Outrigger ropes and pipes',
     zone: 'curb-side',
     method: 'look',
     seconds: 12,
@@ -148,6 +155,7 @@ const own: Check[] = [
   check({
     id: `${P}.stops.emergency`,
     title: 'Reset every emergency stop',
+    partName: 'Emergency stops',
     zone: 'curb-side',
     each: 'emergency-stop',
     method: 'operate',
@@ -161,6 +169,7 @@ const own: Check[] = [
   check({
     id: `${P}.rope.hoist`,
     title: 'Look along the hoist rope',
+    partName: 'Hoist rope',
     zone: 'front',
     method: 'look',
     needs: ['gloves'],
@@ -193,6 +202,7 @@ const own: Check[] = [
   check({
     id: `${P}.rope.drum`,
     title: 'Look at the lay on the drum and the end',
+    partName: 'Rope lay and end on the drum',
     zone: 'driver-side',
     method: 'look',
     phases: ['before-use', 'weekly'],
@@ -207,6 +217,7 @@ const own: Check[] = [
   check({
     id: `${P}.hook.block`,
     title: 'Look at hook block, latch and sheaves',
+    partName: 'Hook block and sheaves',
     zone: 'front',
     method: 'look',
     phases: ['pre-trip', 'before-use'],
@@ -223,6 +234,7 @@ const own: Check[] = [
   check({
     id: `${P}.boom.structure`,
     title: 'Look along each boom section',
+    partName: 'Boom sections',
     zone: 'driver-side',
     method: 'look',
     phases: ['pre-trip', 'before-use'],
@@ -234,6 +246,7 @@ const own: Check[] = [
   check({
     id: `${P}.anti-two-block`,
     title: 'Lift the anti-two-block weight',
+    partName: 'Anti-two-block',
     zone: 'crane-controls',
     method: 'operate',
     moves: moved('upper', 'own-engine', ['crane'], {
@@ -251,6 +264,7 @@ const own: Check[] = [
   check({
     id: `${P}.load-indicator`,
     title: 'Set and test the load indicator',
+    partName: 'Load indicator',
     zone: 'crane-controls',
     method: 'operate',
     moves: moved('upper', 'own-engine', ['crane'], { held: 'brake-and-chocks' }),
@@ -265,6 +279,7 @@ const own: Check[] = [
   check({
     id: `${P}.level`,
     title: 'Read the level meter',
+    partName: 'Level meter',
     zone: 'crane-controls',
     method: 'look',
     phases: ['before-use', 'pre-trip'],
@@ -277,6 +292,7 @@ const own: Check[] = [
   check({
     id: `${P}.charts`,
     title: 'Find the load charts in the cab',
+    partName: 'Load charts',
     zone: 'crane-controls',
     method: 'look',
     phases: ['pre-trip', 'before-use'],
@@ -289,6 +305,7 @@ const own: Check[] = [
   check({
     id: `${P}.tank`,
     title: 'Read the hydraulic tank, rods in',
+    partName: 'Hydraulic tank level',
     zone: 'curb-side',
     method: 'look',
     needs: ['level-ground', 'engine-off'],
@@ -301,6 +318,7 @@ const own: Check[] = [
   check({
     id: `${P}.axles`,
     title: 'Look at axle locks and suspension mode',
+    partName: 'Axle locks and suspension mode',
     zone: 'driver-rear-wheels',
     method: 'look',
     phases: ['pre-trip', 'before-use'],
@@ -317,6 +335,7 @@ const own: Check[] = [
   check({
     id: `${P}.counterweight`,
     title: 'Look at the counterweight and its pins',
+    partName: 'Counterweight and pins',
     zone: 'rear',
     method: 'look',
     seconds: 8,
@@ -327,6 +346,7 @@ const own: Check[] = [
   check({
     id: `${P}.glass`,
     title: 'Look at the glass and wiper of the upper cab',
+    partName: 'Upper cab glass and wiper',
     zone: 'crane-controls',
     method: 'look',
     phases: ['before-use'],
@@ -339,6 +359,7 @@ const own: Check[] = [
   check({
     id: `${P}.ground`,
     title: 'Look at the ground where it will stand',
+    partName: 'Ground of the set-up',
     zone: 'curb-side',
     method: 'look',
     phases: ['before-use'],
@@ -351,6 +372,7 @@ const own: Check[] = [
   check({
     id: `${P}.lines`,
     title: 'Look for overhead lines in its full reach',
+    partName: 'Overhead lines',
     zone: 'curb-side',
     method: 'look',
     phases: ['before-use'],
@@ -364,6 +386,7 @@ const own: Check[] = [
   check({
     id: `${P}.cycle`,
     title: 'Run outriggers, boom, hoist and slew, unloaded',
+    partName: 'Crane cycle',
     zone: 'crane-controls',
     method: 'operate',
     moves: moved('upper', 'own-engine', ['crane'], { held: 'brake-and-chocks' }),
@@ -518,7 +541,7 @@ export const mobileCrane: Module = module({
     rect('body', 8.6, -1.2, 1.2, 2.4, 0.1),
   ],
   checks: [...shared.checks, ...setUp.map(({ check: each }) => each), ...own],
-  procedures: [...setUp.map(({ procedure }) => procedure), cycle],
+  procedures: [...shared.procedures, ...setUp.map(({ procedure }) => procedure), cycle],
   combinations: shared.combinations,
   services: [
     ...shared.services,

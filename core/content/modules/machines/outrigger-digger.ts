@@ -22,6 +22,7 @@ const checks: Check[] = [
   check({
     id: `${P}.tied`,
     title: 'Pull at every chain that holds the machine',
+    partName: 'Chains of the machine',
     zone: 'machine',
     each: 'corner',
     method: 'shake',
@@ -37,6 +38,7 @@ const checks: Check[] = [
   check({
     id: `${P}.legs-in`,
     title: 'Look at each leg: in, pinned, pad on',
+    partName: 'Machine legs',
     zone: 'machine',
     each: 'leg',
     method: 'look',
@@ -54,6 +56,7 @@ const checks: Check[] = [
   check({
     id: `${P}.tracks`,
     title: 'Look at tracks, shoes and tension',
+    partName: 'Tracks, shoes and tension',
     zone: 'machine',
     each: 'track',
     method: 'look',
@@ -69,6 +72,7 @@ const checks: Check[] = [
   check({
     id: `${P}.width-pins`,
     title: 'Look at the pins of the track width',
+    partName: 'Track width pins',
     zone: 'machine',
     method: 'look',
     phases: ['before-use'],
@@ -80,6 +84,7 @@ const checks: Check[] = [
   check({
     id: `${P}.slope.wide`,
     title: 'Measure the slope of the way, tracks wide',
+    partName: 'Slope, tracks wide',
     zone: 'machine',
     method: 'measure',
     phases: ['before-use'],
@@ -107,6 +112,7 @@ const checks: Check[] = [
   check({
     id: `${P}.slope.narrow`,
     title: 'Measure the slope where it must go narrow',
+    partName: 'Slope, tracks narrow',
     zone: 'machine',
     method: 'measure',
     phases: ['before-use'],
@@ -135,6 +141,7 @@ const checks: Check[] = [
   check({
     id: `${P}.boom`,
     title: 'Look over boom, stick, pins and attachment',
+    partName: 'Boom, stick, pins and attachment',
     zone: 'machine',
     method: 'look',
     phases: ['pre-trip', 'before-use'],
@@ -150,6 +157,7 @@ const checks: Check[] = [
   check({
     id: `${P}.fluids`,
     title: 'Read oil, coolant, fuel and hydraulic oil',
+    partName: 'Fluids of the machine',
     zone: 'machine',
     method: 'look',
     phases: ['before-use'],
@@ -167,6 +175,7 @@ const checks: Check[] = [
   check({
     id: `${P}.pendant`,
     title: 'Look at radio, pendant, cable and spare battery',
+    partName: 'Radio, pendant, cable and battery',
     zone: 'machine',
     method: 'look',
     phases: ['pre-trip', 'before-use'],
@@ -181,6 +190,7 @@ const checks: Check[] = [
   check({
     id: `${P}.own-engine`,
     title: 'Start its own engine and warm it up',
+    partName: 'Machine engine start',
     zone: 'machine-controls',
     method: 'operate',
     moves: BY_HAND,
@@ -198,6 +208,7 @@ const checks: Check[] = [
   check({
     id: `${P}.stop`,
     title: 'Press the emergency stop of radio and machine',
+    partName: 'Emergency stop of radio and machine',
     zone: 'machine-controls',
     method: 'operate',
     moves: moved('travel', 'own-engine', ['dig'], {
@@ -215,6 +226,7 @@ const checks: Check[] = [
   check({
     id: `${P}.selector`,
     title: 'Selector in each place: nothing moves but what it names',
+    partName: 'Function selector',
     zone: 'machine-controls',
     method: 'operate',
     moves: moved('legs', 'own-engine', ['dig'], {
@@ -232,6 +244,7 @@ const checks: Check[] = [
   check({
     id: `${P}.tilt-alarm`,
     title: 'Try the tilt alarm as its manual says, unloaded',
+    partName: 'Tilt alarm, unloaded',
     zone: 'machine-controls',
     method: 'operate',
     moves: moved('legs', 'own-engine', ['dig'], { held: 'brake-and-chocks' }),
@@ -245,6 +258,7 @@ const checks: Check[] = [
   check({
     id: `${P}.grease`,
     title: 'Grease pins, legs and slew ring by the list',
+    partName: 'Grease of pins, legs and slew ring',
     zone: 'machine',
     method: 'grease',
     phases: ['weekly', 'post-trip'],

@@ -31,6 +31,7 @@ const checks: Check[] = [
   check({
     id: `${P}.tied`,
     title: 'Pull at every chain that holds the machine',
+    partName: 'Chains of the machine',
     zone: 'machine',
     each: 'corner',
     method: 'shake',
@@ -46,6 +47,7 @@ const checks: Check[] = [
   check({
     id: `${P}.boom-tied`,
     title: 'Bucket down, boom chained',
+    partName: 'Bucket and boom for the road',
     zone: 'machine',
     method: 'look',
     phases: ['pre-trip', 'under-way'],
@@ -59,6 +61,7 @@ const checks: Check[] = [
   check({
     id: `${P}.height`,
     title: 'Read the height of the highest point',
+    partName: 'Height of the highest point',
     zone: 'machine',
     method: 'look',
     phases: ['pre-trip', 'hook-up'],
@@ -70,6 +73,7 @@ const checks: Check[] = [
   check({
     id: `${P}.tracks`,
     title: 'Look at tracks, shoes and tension',
+    partName: 'Tracks, shoes and tension',
     zone: 'machine',
     each: 'track',
     method: 'look',
@@ -86,6 +90,7 @@ const checks: Check[] = [
   check({
     id: `${P}.rollers`,
     title: 'Look at rollers, sprockets and final drives',
+    partName: 'Rollers, sprockets and final drives',
     zone: 'machine',
     each: 'track',
     method: 'look',
@@ -98,6 +103,7 @@ const checks: Check[] = [
   check({
     id: `${P}.boom`,
     title: 'Look over boom, stick and bucket pins',
+    partName: 'Boom, stick and bucket pins',
     zone: 'machine',
     method: 'look',
     phases: ['pre-trip', 'before-use'],
@@ -113,6 +119,7 @@ const checks: Check[] = [
   check({
     id: `${P}.coupler`,
     title: 'Shake the bucket in its quick coupler',
+    partName: 'Quick coupler',
     zone: 'machine',
     method: 'shake',
     needs: ['secured'],
@@ -127,6 +134,7 @@ const checks: Check[] = [
   check({
     id: `${P}.winch-line`,
     title: 'Look at the lay of the winch line and the sheave pin',
+    partName: 'Winch line and sheave pin',
     zone: 'machine',
     method: 'look',
     phases: ['before-use', 'weekly'],
@@ -141,6 +149,7 @@ const checks: Check[] = [
   check({
     id: `${P}.covers`,
     title: 'Latch every cover and door',
+    partName: 'Covers and doors',
     zone: 'machine',
     method: 'operate',
     moves: BY_HAND,
@@ -154,6 +163,7 @@ const checks: Check[] = [
   check({
     id: `${P}.fluids`,
     title: 'Read oil, coolant, fuel and hydraulic tank',
+    partName: 'Fluids of the machine',
     zone: 'machine',
     method: 'look',
     needs: ['own-engine-off', 'secured', 'rag'],
@@ -171,6 +181,7 @@ const checks: Check[] = [
   check({
     id: `${P}.filter`,
     title: 'Clear air intake, radiator and chassis of debris',
+    partName: 'Air intake, radiator and chassis',
     zone: 'machine',
     method: 'clean',
     phases: ['before-use', 'post-trip'],
@@ -188,6 +199,7 @@ const checks: Check[] = [
   check({
     id: `${P}.warm-up`,
     title: 'Warm up: low idle, then each function slowly',
+    partName: 'Warm-up of the machine',
     zone: 'machine-controls',
     method: 'operate',
     moves: moved('digging', 'own-engine', ['dig'], { held: 'brake-and-chocks' }),
@@ -202,6 +214,7 @@ const checks: Check[] = [
   check({
     id: `${P}.tilt-alarm`,
     title: 'Test the tilt alarm',
+    partName: 'Tilt alarm',
     zone: 'machine-controls',
     method: 'operate',
     moves: moved('tilt-alarm', 'own-engine', ['dig'], { held: 'brake-and-chocks' }),
@@ -215,6 +228,7 @@ const checks: Check[] = [
   check({
     id: `${P}.interlock`,
     title: 'Arm rest up: nothing moves',
+    partName: 'Arm rest interlock',
     zone: 'machine-controls',
     method: 'operate',
     moves: moved('digging', 'own-engine', ['dig'], {
@@ -232,6 +246,7 @@ const checks: Check[] = [
   check({
     id: `${P}.outriggers`,
     title: 'Look at blade or outriggers',
+    partName: 'Blade or outriggers',
     zone: 'machine',
     method: 'look',
     phases: ['before-use'],
@@ -246,6 +261,7 @@ const checks: Check[] = [
   check({
     id: `${P}.seat`,
     title: 'Belt, mirrors, glass, horn',
+    partName: 'Belt, mirrors, glass and horn',
     zone: 'machine-controls',
     method: 'operate',
     moves: BY_HAND,
@@ -262,6 +278,7 @@ const checks: Check[] = [
   check({
     id: `${P}.extinguisher`,
     title: 'Look at the extinguisher',
+    partName: 'Extinguisher',
     zone: 'machine',
     method: 'look',
     phases: ['before-use', 'monthly'],
@@ -276,6 +293,7 @@ const checks: Check[] = [
   check({
     id: `${P}.grease`,
     title: 'Grease pins and slew ring',
+    partName: 'Grease of pins and slew ring',
     zone: 'machine',
     method: 'grease',
     phases: ['weekly', 'post-trip'],
@@ -289,6 +307,7 @@ const checks: Check[] = [
   check({
     id: `${P}.unload`,
     title: 'Drive it off',
+    partName: 'Unloading',
     zone: 'machine-controls',
     method: 'operate',
     moves: moved('travel', 'own-engine', ['dig'], {
@@ -308,6 +327,7 @@ const checks: Check[] = [
   check({
     id: `${P}.two-speed`,
     title: 'Travel in low, then high',
+    partName: 'Travel speeds',
     zone: 'machine-controls',
     method: 'operate',
     moves: moved('travel', 'own-engine', ['dig'], { held: 'brake-and-chocks' }),

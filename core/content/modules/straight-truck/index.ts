@@ -1,11 +1,6 @@
 import type { Module } from '../../../catalogue';
 import { module } from '../../write';
-import {
-  chassisChecks,
-  chassisCombinations,
-  chassisServices,
-  chassisSpecification,
-} from '../../chassis';
+import { chassisSpecification, ofChassis } from '../../chassis';
 import { HEIGHT, LENGTH, WIDTH, gear, places, shapes, zones } from './measures';
 
 export const straightTruck: Module = module({
@@ -36,7 +31,5 @@ export const straightTruck: Module = module({
   runningGear: gear,
   places,
   shapes,
-  checks: chassisChecks,
-  combinations: chassisCombinations,
-  services: chassisServices,
+  ...ofChassis('truck'),
 });

@@ -15,6 +15,7 @@ export function fifthWheelChecks(p: string, zone: string): Check[] {
     check({
       id: `${p}.fifth-wheel.mount`,
       title: 'Look at the mounting of the fifth wheel',
+      partName: 'Fifth-wheel mounting',
       zone,
       method: 'look',
       needs: ['lamp', 'chocked'],
@@ -31,6 +32,7 @@ export function fifthWheelChecks(p: string, zone: string): Check[] {
     check({
       id: `${p}.fifth-wheel.plate`,
       title: 'Look at the plate: grease, cracks, tilt',
+      partName: 'Fifth-wheel plate',
       zone,
       method: 'look',
       seconds: 8,
@@ -45,6 +47,7 @@ export function fifthWheelChecks(p: string, zone: string): Check[] {
     check({
       id: `${p}.fifth-wheel.jaws`,
       title: 'Look into the jaws with the lamp',
+      partName: 'Fifth-wheel jaws',
       zone,
       method: 'look',
       needs: ['lamp'],
@@ -78,6 +81,7 @@ export function fifthWheelChecks(p: string, zone: string): Check[] {
     check({
       id: `${p}.fifth-wheel.gap`,
       title: 'Look between plate and apron',
+      partName: 'Gap between plate and apron',
       zone,
       method: 'look',
       needs: ['lamp', 'coupled'],
@@ -90,6 +94,7 @@ export function fifthWheelChecks(p: string, zone: string): Check[] {
     check({
       id: `${p}.fifth-wheel.handle`,
       title: 'Look at release handle and safety latch',
+      partName: 'Release handle and safety latch',
       zone,
       method: 'look',
       phases: ['pre-trip', 'hook-up', 'under-way'],
@@ -104,6 +109,7 @@ export function fifthWheelChecks(p: string, zone: string): Check[] {
     check({
       id: `${p}.fifth-wheel.slide`,
       title: 'Look at the slide locks',
+      partName: 'Slide locks',
       zone,
       method: 'look',
       seconds: 6,
@@ -118,6 +124,7 @@ export function fifthWheelChecks(p: string, zone: string): Check[] {
     check({
       id: `${p}.lines.hoses`,
       title: 'Follow both air lines and the cable',
+      partName: 'Air lines and cable',
       zone,
       method: 'look',
       phases: ['pre-trip', 'hook-up', 'under-way'],
@@ -137,6 +144,7 @@ export function fifthWheelChecks(p: string, zone: string): Check[] {
     check({
       id: `${p}.lines.gladhands`,
       title: 'Look at the seals of the gladhands',
+      partName: 'Gladhand seals',
       zone,
       method: 'look',
       phases: ['pre-trip', 'hook-up'],
@@ -149,6 +157,7 @@ export function fifthWheelChecks(p: string, zone: string): Check[] {
     check({
       id: `${p}.lines.socket`,
       title: 'Look at plug and socket',
+      partName: 'Plug and socket',
       zone,
       method: 'look',
       phases: ['pre-trip', 'hook-up'],
@@ -163,6 +172,7 @@ export function fifthWheelChecks(p: string, zone: string): Check[] {
     check({
       id: `${p}.landing-clearance`,
       title: 'Look at the clearance of landing gear and cab in a turn',
+      partName: 'Clearance of landing gear and cab',
       zone,
       method: 'look',
       phases: ['hook-up'],

@@ -31,6 +31,7 @@ const own: Check[] = [
   check({
     id: `${P}.steps`,
     title: 'Shake steps, rails and the deck behind the cab',
+    partName: 'Steps, rails and deck behind the cab',
     zone: 'driver-side',
     method: 'shake',
     seconds: 9,
@@ -48,6 +49,7 @@ const own: Check[] = [
   check({
     id: `${P}.brake.trailer-valve`,
     title: 'Pull the trailer supply out and push it in',
+    partName: 'Trailer supply valve',
     zone: 'brake-tests',
     method: 'operate',
     moves: moved('trailer-supply', 'air', ['tow'], { held: 'brake-and-chocks' }),
@@ -64,6 +66,7 @@ const own: Check[] = [
   check({
     id: `${P}.brake.trailer-hand`,
     title: 'Tug against the hand valve of the trailer',
+    partName: 'Trailer hand valve',
     zone: 'brake-tests',
     method: 'operate',
     moves: moved('rolling', 'rolling', ['tow'], { held: 'tested-brake', ends: 'brake set' }),
@@ -76,6 +79,7 @@ const own: Check[] = [
   check({
     id: `${P}.engine.retarder`,
     title: 'Try the engine brake in each of its steps',
+    partName: 'Engine brake steps',
     zone: 'seat',
     method: 'operate',
     moves: moved('engine-brake', 'engine', [], { clear: 'hand' }),
@@ -92,6 +96,7 @@ const own: Check[] = [
   check({
     id: `${P}.fuel.sediment`,
     title: 'Drain the sediment bowl until it runs clean',
+    partName: 'Sediment bowl',
     zone: 'curb-side',
     method: 'drain',
     phases: ['post-trip', 'weekly'],
@@ -107,6 +112,7 @@ const own: Check[] = [
   check({
     id: `${P}.hubs`,
     title: 'After the drive: warmth of each hub, hand held near',
+    partName: 'Heat of the hubs',
     zone: 'driver-rear-wheels',
     each: 'wheel-end',
     method: 'look',
@@ -119,6 +125,7 @@ const own: Check[] = [
   check({
     id: `${P}.spare`,
     title: 'Shake the spare in its lift and try the lock',
+    partName: 'Spare wheel lift and lock',
     zone: 'curb-side',
     method: 'operate',
     moves: BY_HAND,
@@ -172,5 +179,6 @@ export const offRoadTractor: Module = module({
   ],
   checks: [...shared.checks, ...own],
   combinations: shared.combinations,
+  procedures: shared.procedures,
   services: shared.services,
 });

@@ -27,6 +27,7 @@ const own: Check[] = [
   check({
     id: `${P}.catwalk`,
     title: 'Shake catwalk and steps behind the cab',
+    partName: 'Catwalk and steps',
     zone: 'driver-side',
     method: 'shake',
     seconds: 7,
@@ -43,6 +44,7 @@ const own: Check[] = [
   check({
     id: `${P}.cab-fairing`,
     title: 'Shake fairings and extenders',
+    partName: 'Fairings and extenders',
     zone: 'curb-side',
     method: 'shake',
     seconds: 6,
@@ -53,6 +55,7 @@ const own: Check[] = [
   check({
     id: `${P}.quarter-fenders`,
     title: 'Look at quarter fenders and flaps',
+    partName: 'Quarter fenders and flaps',
     zone: 'driver-rear-wheels',
     method: 'look',
     seconds: 5,
@@ -63,6 +66,7 @@ const own: Check[] = [
   check({
     id: `${P}.suspension.air-bags`,
     title: 'Look at air bags and ride height',
+    partName: 'Air bags and ride height',
     zone: 'driver-rear-wheels',
     method: 'look',
     needs: ['lamp', 'air-charged'],
@@ -79,6 +83,7 @@ const own: Check[] = [
   check({
     id: `${P}.suspension.dump-valve`,
     title: 'Dump and fill the air suspension',
+    partName: 'Air suspension dump',
     zone: 'seat',
     method: 'operate',
     moves: moved('air-suspension', 'air', ['road']),
@@ -92,6 +97,7 @@ const own: Check[] = [
   check({
     id: `${P}.brake.trailer-hand`,
     title: 'Tug against the hand valve of the trailer',
+    partName: 'Trailer hand valve',
     zone: 'brake-tests',
     method: 'operate',
     moves: moved('rolling', 'rolling', ['tow'], { held: 'tested-brake', ends: 'brake set' }),
@@ -104,6 +110,7 @@ const own: Check[] = [
   check({
     id: `${P}.brake.protection`,
     title: 'Trailer supply out: protection valve',
+    partName: 'Tractor protection valve',
     zone: 'brake-tests',
     method: 'operate',
     moves: moved('trailer-supply', 'air', ['tow'], { held: 'brake-and-chocks' }),
@@ -117,6 +124,7 @@ const own: Check[] = [
   check({
     id: `${P}.exhaust.stack`,
     title: 'Look at stack, shield and after-treatment',
+    partName: 'Stack, shield and after-treatment',
     zone: 'curb-side',
     method: 'look',
     seconds: 7,
@@ -168,5 +176,6 @@ export const roadTractor: Module = module({
   shapes: [...chassisShapes(measures), rect('platform', 5.1, -0.5, 1, 1, 0.45)],
   checks: [...shared.checks, ...own],
   combinations: shared.combinations,
+  procedures: shared.procedures,
   services: shared.services,
 });

@@ -39,6 +39,7 @@ const own: Check[] = [
   check({
     id: `${P}.boom.frame`,
     title: 'Look over boom, pivots and pins',
+    partName: 'Lifting boom, pivots and pins',
     zone: 'rear',
     method: 'look',
     needs: ['lamp', 'chocked'],
@@ -55,6 +56,7 @@ const own: Check[] = [
   check({
     id: `${P}.boom.area`,
     title: 'See that plate and boom are free of debris',
+    partName: 'Plate and boom, debris',
     zone: 'rear',
     method: 'look',
     phases: ['pre-trip', 'under-way'],
@@ -68,6 +70,7 @@ const own: Check[] = [
   check({
     id: `${P}.boom.cycle`,
     title: 'Boom up and down, empty',
+    partName: 'Lifting boom',
     zone: 'yard-controls',
     method: 'operate',
     moves: moved('boom', 'engine', ['yard', 'tow'], { held: 'brake-and-chocks' }),
@@ -85,6 +88,7 @@ const own: Check[] = [
   check({
     id: `${P}.tank.level`,
     title: 'Read the hydraulic tank, boom down',
+    partName: 'Hydraulic tank level',
     zone: 'curb-side',
     method: 'look',
     seconds: 6,
@@ -96,6 +100,7 @@ const own: Check[] = [
   check({
     id: `${P}.cab.lock`,
     title: 'Shake the cab: tilt lock',
+    partName: 'Cab tilt lock',
     zone: 'front-corner',
     method: 'shake',
     seconds: 7,
@@ -106,6 +111,7 @@ const own: Check[] = [
   check({
     id: `${P}.cab.tilt`,
     title: 'Tilt the cab and lock it up',
+    partName: 'Tilt cab',
     zone: 'front',
     method: 'operate',
     moves: moved('cab', 'hand', ['yard', 'road'], { held: 'brake-and-chocks' }),
@@ -120,6 +126,7 @@ const own: Check[] = [
   check({
     id: `${P}.cab.rear-door`,
     title: 'Slide the rear door open and shut',
+    partName: 'Rear door of the cab',
     zone: 'cab',
     method: 'operate',
     moves: BY_HAND,
@@ -131,6 +138,7 @@ const own: Check[] = [
   check({
     id: `${P}.cab.platform`,
     title: 'Shake deck, rails and steps behind the cab',
+    partName: 'Deck, rails and steps',
     zone: 'driver-side',
     method: 'shake',
     seconds: 7,
@@ -147,6 +155,7 @@ const own: Check[] = [
   check({
     id: `${P}.air.drain-door`,
     title: 'Drain the air tanks at the door side',
+    partName: 'Air tank drains, door side',
     zone: 'driver-side',
     method: 'drain',
     air: { leaves: 0 },
@@ -164,6 +173,7 @@ const own: Check[] = [
   check({
     id: `${P}.air.drain-off`,
     title: 'Drain the air tanks at the off side',
+    partName: 'Air tank drains, off side',
     zone: 'curb-side',
     method: 'drain',
     air: { leaves: 0 },
@@ -181,6 +191,7 @@ const own: Check[] = [
   check({
     id: `${P}.release.jaws`,
     title: 'Press the jaw release',
+    partName: 'Jaw release',
     zone: 'yard-controls',
     method: 'operate',
     moves: moved('jaws', 'air', ['yard', 'tow']),
@@ -193,6 +204,7 @@ const own: Check[] = [
   check({
     id: `${P}.jaw-lock`,
     title: 'Set the jaw lock by hand for a public road',
+    partName: 'Jaw lock for the road',
     zone: 'rear',
     method: 'operate',
     moves: BY_HAND,
@@ -207,6 +219,7 @@ const own: Check[] = [
   check({
     id: `${P}.wait-lamp`,
     title: 'Key on: wait until the wait-to-start lamp is out',
+    partName: 'Wait-to-start lamp',
     zone: 'seat',
     method: 'look',
     precedes: ['engine-start'],
@@ -221,6 +234,7 @@ const own: Check[] = [
   check({
     id: `${P}.full-stop`,
     title: 'Stand still before you change direction',
+    partName: 'Full stop before reversing',
     zone: 'seat',
     method: 'look',
     phases: ['under-way'],
@@ -234,6 +248,7 @@ const own: Check[] = [
   check({
     id: `${P}.speed`,
     title: 'See the yard speed on its limiter',
+    partName: 'Speed limiter',
     zone: 'seat',
     method: 'look',
     needs: ['key-on'],
@@ -250,6 +265,7 @@ const own: Check[] = [
   check({
     id: `${P}.no-riders`,
     title: 'See the sign: no riders',
+    partName: 'No-riders sign',
     zone: 'cab',
     method: 'look',
     seconds: 4,
@@ -260,6 +276,7 @@ const own: Check[] = [
   check({
     id: `${P}.beacon`,
     title: 'Look at beacon, work lamps and reverse alarm',
+    partName: 'Beacon, work lamps and reverse alarm',
     zone: 'rear',
     method: 'look',
     needs: ['lamps-on'],
@@ -348,7 +365,7 @@ export const terminalTractor: Module = module({
     rect('platform', 3.5, -0.5, 1, 1, 0.45),
   ],
   checks: [...shared.checks, ...own],
-  procedures: [cycle],
+  procedures: [...shared.procedures, cycle],
   combinations: shared.combinations,
   services: shared.services,
 });

@@ -31,6 +31,7 @@ const own: Check[] = [
   check({
     id: `${P}.hooks`,
     title: 'Look at the pintle hook and its air latch',
+    partName: 'Pintle hook and air latch',
     zone: 'drawbar',
     method: 'look',
     phases: ['pre-trip', 'hook-up'],
@@ -44,6 +45,7 @@ const own: Check[] = [
   check({
     id: `${P}.support`,
     title: 'Look at the drawbar support: up and pinned',
+    partName: 'Drawbar support',
     zone: 'drawbar',
     method: 'look',
     seconds: 5,
@@ -55,6 +57,7 @@ const own: Check[] = [
   check({
     id: `${P}.valves`,
     title: 'Look at shut-off valves: open to the rear, shut at the last',
+    partName: 'Shut-off valves',
     zone: 'rear',
     method: 'look',
     phases: ['pre-trip', 'hook-up'],
@@ -71,6 +74,7 @@ const own: Check[] = [
   check({
     id: `${P}.air-through`,
     title: 'Hiss at the last gladhand: air gets through',
+    partName: 'Air at the last gladhand',
     zone: 'rear',
     method: 'operate',
     moves: BY_HAND,

@@ -32,6 +32,7 @@ const own: Check[] = [
   check({
     id: `${P}.neck.locks`,
     title: 'Look at the locks of the gooseneck',
+    partName: 'Gooseneck locks',
     zone: 'drawbar',
     method: 'look',
     phases: ['pre-trip', 'hook-up', 'under-way'],
@@ -45,6 +46,7 @@ const own: Check[] = [
   check({
     id: `${P}.neck.height`,
     title: 'Read the ride height at the gooseneck',
+    partName: 'Ride height at the gooseneck',
     zone: 'drawbar',
     method: 'look',
     phases: ['pre-trip', 'hook-up'],
@@ -57,6 +59,7 @@ const own: Check[] = [
   check({
     id: `${P}.neck.weld`,
     title: 'Look at the bend of the gooseneck for cracks',
+    partName: 'Gooseneck bend',
     zone: 'drawbar',
     method: 'look',
     needs: ['lamp'],
@@ -68,6 +71,7 @@ const own: Check[] = [
   check({
     id: `${P}.steer.links`,
     title: 'Shake steering links and their pins',
+    partName: 'Steering links and pins',
     zone: 'driver-wheels',
     each: 'line',
     method: 'shake',
@@ -83,6 +87,7 @@ const own: Check[] = [
   check({
     id: `${P}.steer.valves`,
     title: 'Look at isolation valves: run position',
+    partName: 'Isolation valves',
     zone: 'driver-wheels',
     method: 'look',
     phases: ['pre-trip', 'hook-up'],
@@ -95,6 +100,7 @@ const own: Check[] = [
   check({
     id: `${P}.steer.pressure`,
     title: 'Read the steering and suspension gauges',
+    partName: 'Steering and suspension gauges',
     zone: 'drawbar',
     method: 'look',
     seconds: 8,
@@ -108,6 +114,7 @@ const own: Check[] = [
   check({
     id: `${P}.suspension.arms`,
     title: 'Look at the suspension arms of every line',
+    partName: 'Suspension arms',
     zone: 'driver-wheels',
     each: 'line',
     method: 'look',
@@ -123,6 +130,7 @@ const own: Check[] = [
   check({
     id: `${P}.legs`,
     title: 'Look at support legs: up and pinned',
+    partName: 'Support legs',
     zone: 'rear',
     method: 'look',
     seconds: 6,
@@ -134,6 +142,7 @@ const own: Check[] = [
   check({
     id: `${P}.ramps`,
     title: 'Look at ramps, hinges and their chains',
+    partName: 'Ramps, hinges and chains',
     zone: 'rear',
     each: 'ramp',
     method: 'look',
@@ -151,6 +160,7 @@ const own: Check[] = [
   check({
     id: `${P}.rings`,
     title: 'Look at every tie-down ring',
+    partName: 'Tie-down rings',
     zone: 'curb-front',
     method: 'look',
     seconds: 15,
@@ -165,6 +175,7 @@ const own: Check[] = [
   check({
     id: `${P}.deck`,
     title: 'Look over deck boards and edges',
+    partName: 'Deck boards and edges',
     zone: 'curb-front',
     method: 'look',
     seconds: 9,
@@ -181,6 +192,7 @@ const own: Check[] = [
   check({
     id: `${P}.power.fluids`,
     title: 'Auxiliary engine: oil, fuel, coolant',
+    partName: 'Auxiliary engine fluids',
     zone: 'drawbar',
     method: 'look',
     needs: ['own-engine-off', 'secured', 'rag'],
@@ -193,6 +205,7 @@ const own: Check[] = [
   check({
     id: `${P}.power.battery`,
     title: 'Auxiliary engine: battery and cables',
+    partName: 'Auxiliary engine battery',
     zone: 'drawbar',
     method: 'look',
     needs: ['gloves', 'glasses'],
@@ -204,6 +217,7 @@ const own: Check[] = [
   check({
     id: `${P}.power.run`,
     title: 'Start the auxiliary engine and listen',
+    partName: 'Auxiliary engine start',
     zone: 'deck-controls',
     method: 'operate',
     moves: moved('auxiliary-engine', 'own-engine', [], {
@@ -221,6 +235,7 @@ const own: Check[] = [
   check({
     id: `${P}.power.fuel`,
     title: 'Read the fuel of the power pack',
+    partName: 'Power pack fuel',
     zone: 'driver-wheels',
     each: 'fuel-tank',
     method: 'look',
@@ -240,6 +255,7 @@ const own: Check[] = [
   check({
     id: `${P}.power.oil`,
     title: 'Read the hydraulic oil of the power pack',
+    partName: 'Power pack hydraulic oil',
     zone: 'curb-wheels',
     each: 'hydraulic-oil-tank',
     method: 'look',
@@ -258,6 +274,7 @@ const own: Check[] = [
   check({
     id: `${P}.filter`,
     title: 'Read the hydraulic filter indicator',
+    partName: 'Hydraulic filter indicator',
     zone: 'deck-controls',
     method: 'look',
     phases: ['weekly', 'pre-trip'],
@@ -269,6 +286,7 @@ const own: Check[] = [
   check({
     id: `${P}.drains`,
     title: 'Drain all five air tanks',
+    partName: 'Drains of five air tanks',
     zone: 'curb-wheels',
     method: 'drain',
     phases: ['post-trip', 'weekly'],
@@ -285,6 +303,7 @@ const own: Check[] = [
   check({
     id: `${P}.signs`,
     title: 'Look at wide-load signs, flags and beacons',
+    partName: 'Wide-load signs, flags and beacons',
     zone: 'rear',
     method: 'look',
     needs: ['lamps-on'],
@@ -302,6 +321,7 @@ const own: Check[] = [
   check({
     id: `${P}.neck-cycle`,
     title: 'Raise and lower the gooseneck, empty',
+    partName: 'Gooseneck cycle',
     zone: 'deck-controls',
     method: 'operate',
     moves: moved('gooseneck', 'own-engine', ['road'], {
@@ -323,6 +343,7 @@ const own: Check[] = [
   check({
     id: `${P}.recheck`,
     title: 'Look at every chain and binder again',
+    partName: 'Chains and binders',
     zone: 'curb-front',
     method: 'look',
     phases: ['under-way'],

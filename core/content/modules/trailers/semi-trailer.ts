@@ -22,6 +22,7 @@ export function noseChecks(p: string): Check[] {
     check({
       id: `${p}.kingpin`,
       title: 'Look at kingpin and apron',
+      partName: 'Kingpin and apron',
       zone: 'drawbar',
       method: 'look',
       needs: ['lamp', 'chocked'],
@@ -40,6 +41,7 @@ export function noseChecks(p: string): Check[] {
     check({
       id: `${p}.landing.legs`,
       title: 'Look at landing legs, braces and feet',
+      partName: 'Landing gear',
       zone: 'drawbar',
       method: 'look',
       phases: ['pre-trip', 'hook-up'],
@@ -56,6 +58,7 @@ export function noseChecks(p: string): Check[] {
     check({
       id: `${p}.landing.crank`,
       title: 'Stow and lock the crank',
+      partName: 'Landing gear crank',
       zone: 'drawbar',
       method: 'operate',
       needs: ['secured'],
@@ -70,6 +73,7 @@ export function noseChecks(p: string): Check[] {
     check({
       id: `${p}.lines.gladhands`,
       title: 'Look at gladhands and their seals on the trailer',
+      partName: 'Trailer gladhands and seals',
       zone: 'drawbar',
       method: 'look',
       phases: ['pre-trip', 'hook-up'],
@@ -82,6 +86,7 @@ export function noseChecks(p: string): Check[] {
     check({
       id: `${p}.lines.socket`,
       title: 'Look at the socket of the trailer',
+      partName: 'Trailer socket',
       zone: 'drawbar',
       method: 'look',
       phases: ['pre-trip', 'hook-up'],
@@ -93,6 +98,7 @@ export function noseChecks(p: string): Check[] {
     check({
       id: `${p}.abs-lamp`,
       title: 'Look at the trailer’s ABS lamp as power comes',
+      partName: 'Trailer ABS lamp',
       zone: 'driver-wheels',
       method: 'look',
       needs: ['key-on'],
@@ -117,6 +123,7 @@ const own: Check[] = [
   check({
     id: `${P}.slider.pins`,
     title: 'Look at the slider: four pins home',
+    partName: 'Slider pins',
     zone: 'driver-wheels',
     method: 'look',
     needs: ['lamp', 'chocked'],
@@ -130,6 +137,7 @@ const own: Check[] = [
   check({
     id: `${P}.slider.stops`,
     title: 'Look at the slider’s stop bar',
+    partName: 'Slider stop bar',
     zone: 'curb-wheels',
     method: 'look',
     seconds: 6,
@@ -140,6 +148,7 @@ const own: Check[] = [
   check({
     id: `${P}.doors.hinges`,
     title: 'Look at door hinges, bars and cams',
+    partName: 'Door hinges, bars and cams',
     zone: 'rear',
     method: 'look',
     seconds: 10,
@@ -154,6 +163,7 @@ const own: Check[] = [
   check({
     id: `${P}.doors.seals`,
     title: 'Look at door seals and padlock',
+    partName: 'Door seals and padlock',
     zone: 'rear',
     method: 'look',
     seconds: 6,
@@ -167,6 +177,7 @@ const own: Check[] = [
   check({
     id: `${P}.doors.holdbacks`,
     title: 'Hook both doors back',
+    partName: 'Door hold-backs',
     zone: 'rear',
     method: 'operate',
     moves: BY_HAND,
@@ -180,6 +191,7 @@ const own: Check[] = [
   check({
     id: `${P}.floor`,
     title: 'Look along floor, walls and roof from inside',
+    partName: 'Floor, walls and roof',
     zone: 'rear',
     method: 'look',
     phases: ['weekly', 'before-use'],
@@ -194,6 +206,7 @@ const own: Check[] = [
   check({
     id: `${P}.load`,
     title: 'Look at load bars and the last row',
+    partName: 'Load bars and last row',
     zone: 'rear',
     method: 'look',
     phases: ['pre-trip', 'under-way'],
@@ -213,6 +226,7 @@ const own: Check[] = [
   check({
     id: `${P}.crossmembers`,
     title: 'Look at cross-members and rails from beneath',
+    partName: 'Cross-members and rails',
     zone: 'driver-wheels',
     method: 'look',
     needs: ['lamp', 'chocked'],
@@ -228,6 +242,7 @@ const own: Check[] = [
   check({
     id: `${P}.spare`,
     title: 'Look at the spare and its rack',
+    partName: 'Spare wheel and rack',
     zone: 'curb-wheels',
     method: 'look',
     seconds: 6,
@@ -238,6 +253,7 @@ const own: Check[] = [
   check({
     id: `${P}.side-guards`,
     title: 'Shake side guards and skirts',
+    partName: 'Side guards and skirts',
     zone: 'curb-front',
     method: 'shake',
     seconds: 7,
@@ -248,6 +264,7 @@ const own: Check[] = [
   check({
     id: `${P}.nose-lamps`,
     title: 'Look at clearance lamps on the nose',
+    partName: 'Nose clearance lamps',
     zone: 'drawbar',
     method: 'look',
     needs: ['lamps-on'],

@@ -25,6 +25,7 @@ const own: Check[] = [
   check({
     id: `${P}.source`,
     title: 'Look at the hydraulic source: engine, pump or lines',
+    partName: 'Hydraulic source',
     zone: 'drawbar',
     method: 'look',
     seconds: 10,
@@ -36,6 +37,7 @@ const own: Check[] = [
   check({
     id: `${P}.undercarriage`,
     title: 'See the undercarriage in transport position',
+    partName: 'Undercarriage',
     zone: 'driver-wheels',
     method: 'look',
     phases: ['pre-trip', 'under-way'],
@@ -47,6 +49,7 @@ const own: Check[] = [
   check({
     id: `${P}.slides`,
     title: 'Look at slides, wear pads and rails',
+    partName: 'Slides, wear pads and rails',
     zone: 'driver-wheels',
     method: 'look',
     needs: ['lamp', 'chocked'],
@@ -59,6 +62,7 @@ const own: Check[] = [
   check({
     id: `${P}.bed.lock`,
     title: 'Look at the bed lock',
+    partName: 'Bed lock',
     zone: 'drawbar',
     method: 'look',
     phases: ['pre-trip', 'under-way'],
@@ -71,6 +75,7 @@ const own: Check[] = [
   check({
     id: `${P}.winch.cable`,
     title: 'Run the winch cable through a rag',
+    partName: 'Winch cable',
     zone: 'curb-front',
     method: 'feel',
     needs: ['gloves', 'rag'],
@@ -83,6 +88,7 @@ const own: Check[] = [
   check({
     id: `${P}.winch.run`,
     title: 'Run the winch out and in',
+    partName: 'Winch',
     zone: 'deck-controls',
     method: 'operate',
     moves: moved('winch', 'power-take-off', ['winch'], { held: 'brake-and-chocks' }),
@@ -99,6 +105,7 @@ const own: Check[] = [
   check({
     id: `${P}.stands`,
     title: 'Look at the stands: up and pinned',
+    partName: 'Trailer stands',
     zone: 'rear',
     method: 'look',
     seconds: 5,
@@ -110,6 +117,7 @@ const own: Check[] = [
   check({
     id: `${P}.deck`,
     title: 'Look over deck and traction cleats',
+    partName: 'Deck and traction cleats',
     zone: 'curb-front',
     method: 'look',
     seconds: 8,
@@ -126,6 +134,7 @@ const own: Check[] = [
   check({
     id: `${P}.rings`,
     title: 'Look at tie-down rings',
+    partName: 'Tie-down rings',
     zone: 'curb-front',
     method: 'look',
     seconds: 8,
@@ -137,6 +146,7 @@ const own: Check[] = [
   check({
     id: `${P}.load.secured`,
     title: 'Pull at every chain',
+    partName: 'Chains of the load',
     zone: 'curb-front',
     method: 'shake',
     phases: ['pre-trip', 'under-way'],
@@ -150,6 +160,7 @@ const own: Check[] = [
   check({
     id: `${P}.alarm`,
     title: 'Listen for the tilt alarm',
+    partName: 'Tilt alarm',
     zone: 'deck-controls',
     method: 'listen',
     moves: moved('bed', 'power-take-off', ['road'], { held: 'brake-and-chocks' }),
@@ -169,6 +180,7 @@ const own: Check[] = [
   check({
     id: `${P}.cycle`,
     title: 'Tilt the bed and bring it back, empty',
+    partName: 'Bed cycle',
     zone: 'deck-controls',
     method: 'operate',
     moves: moved('bed', 'power-take-off', ['road'], {
