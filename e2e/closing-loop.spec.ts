@@ -65,9 +65,7 @@ test('a defect keeps the rig in, is repaired, read, and found again as a return'
   await test.step('sign-out is refused, with the defect', async () => {
     await button(page, 'Sign out').click();
     await expect(page.getByRole('alert').filter({ hasText: 'Blocked: Road' })).toBeVisible();
-    await expect(
-      page.getByText('Wheel nuts, left steer').first(),
-    ).toBeVisible();
+    await expect(page.getByText('Wheel nuts, left steer').first()).toBeVisible();
     await expect(button(page, /^Sign out/)).toBeDisabled();
   });
 

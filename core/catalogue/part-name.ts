@@ -15,8 +15,11 @@ export const partAt = (
 ): string => atPlace(partOf(check), place?.title);
 
 /** A fault in one line: `Wheel nuts, left steer: one nut loose or missing`. */
-export const faultLine = (part: string, place: string | null | undefined, symptom: string): string =>
-  `${atPlace(part, place)}: ${inSentence(symptom)}`;
+export const faultLine = (
+  part: string,
+  place: string | null | undefined,
+  symptom: string,
+): string => `${atPlace(part, place)}: ${inSentence(symptom)}`;
 
 /** Words within a sentence; what begins with an abbreviation keeps it. */
 const inSentence = (words: string): string =>

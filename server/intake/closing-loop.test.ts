@@ -93,7 +93,7 @@ describe('defect, refused sign-out, repair, acknowledgement, and the same part a
     first = await walk(withFault(nuts, 'nut-one', defectId));
     const answer = await signOut(first);
     expect(answer).toMatchObject({ status: 'refused', code: 'may-not-leave' });
-    expect(answer.detail).toContain(nuts.check.title);
+    expect(answer.detail).toContain('Wheel nuts, left steer: One nut loose or missing');
   });
 
   it('nobody overrides it', async () => {

@@ -97,7 +97,7 @@ it('leaves out what must not be made, with the fault that forbids it', () => {
   expect(isThere('Chocks are in')).toBe(false);
   fireEvent.click(screen.getByTestId('leave-out'));
   const [[reason]] = on.onLeaveOut.mock.calls;
-  expect(reason).toContain('Wheel nuts, left steer, ');
+  expect(reason).toContain('Wheel nuts, left steer: ');
 });
 
 it('shows what was answered, how to take it back, and where to go on', () => {

@@ -75,7 +75,9 @@ async function open() {
       onYou={nothing}
     />,
   );
-  fireEvent.click(await screen.findByRole('button', { name: /^218 · Wheel nuts, left steer.*Rust/ }));
+  fireEvent.click(
+    await screen.findByRole('button', { name: /^218 · Wheel nuts, left steer.*Rust/ }),
+  );
   fireEvent.change(await screen.findByLabelText('What was done'), {
     target: { value: 'Nuts renewed and torqued' },
   });
@@ -102,7 +104,11 @@ it('certifies, and the defect leaves the list', async () => {
   await sign();
   await screen.findByText('Certified. The next driver is asked to acknowledge it.');
   expect(server.sent.map(({ type }) => type)).toEqual(['certified']);
-  await waitFor(() => expect(screen.queryByRole('button', { name: /^218 · Wheel nuts, left steer.*Rust/ })).toBeNull());
+  await waitFor(() =>
+    expect(
+      screen.queryByRole('button', { name: /^218 · Wheel nuts, left steer.*Rust/ }),
+    ).toBeNull(),
+  );
 });
 
 it('says that a certificate is only kept here while the server is away, and reads the list again when it has arrived', async () => {
@@ -114,6 +120,10 @@ it('says that a certificate is only kept here while the server is away, and read
   expect(screen.getByRole('button', { name: /^218 · Wheel nuts, left steer.*Rust/ })).toBeTruthy();
   server.away = false;
   await act(() => syncNow());
-  await waitFor(() => expect(screen.queryByRole('button', { name: /^218 · Wheel nuts, left steer.*Rust/ })).toBeNull());
+  await waitFor(() =>
+    expect(
+      screen.queryByRole('button', { name: /^218 · Wheel nuts, left steer.*Rust/ }),
+    ).toBeNull(),
+  );
   expect(server.sent).toHaveLength(1);
 });

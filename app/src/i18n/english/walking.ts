@@ -392,8 +392,8 @@ export const walking = {
     wayOn:
       'Left out, it stands in the report with this reason, and workshop and supervisor see it. If the road stays clear, the sign-out lets it go to the workshop.',
     leave: 'Leave it out',
-    reason: 'Not tested: {{fault}}, {{symptom}}',
-    unseenReason: 'Not tested: {{fault}} could not be looked at',
+    reason: 'Not tested. {{fault}}: {{symptom}}',
+    unseenReason: 'Not tested. {{fault}} could not be looked at',
   },
   rest: {
     go: 'The rest of this stop is sound ({{count}})',
