@@ -180,7 +180,7 @@ test('a tractor with a semi-trailer: the liftgate runs its cycle, with a hold th
     await button(page, 'Zone is clear, begin').click();
     await button(page, 'Yes').click();
     await button(page, 'A movement does not work').click();
-    await expect(page.getByText(/Run the lift.*A movement does not work/)).toBeVisible();
+    await expect(page.getByText(/Lift cycle.*A movement does not work/)).toBeVisible();
     await expect(page.getByRole('heading', { name: 'Major' })).toBeVisible();
   });
 });

@@ -70,7 +70,7 @@ test('a four-axle crane is set up: every leg is pinned, and a plate that sinks s
   await button(page, 'Good, next step').click();
   for (let gate = 0; gate < 2; gate += 1) await button(page, 'Yes').click();
   await button(page, 'A plate sinks or tilts').click();
-  await expect(page.getByText(/Set the crane up.*A plate sinks or tilts/)).toBeVisible();
+  await expect(page.getByText(/Set-up.*A plate sinks or tilts/)).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Major' })).toBeVisible();
 });
 

@@ -33,7 +33,7 @@ test('a state is denied, a missing pin takes the cycle off the list, and nothing
       .getByRole('button', { name: /Run every function once/ })
       .click();
     const card = page.getByTestId('forbidden');
-    await expect(card).toContainText('Wipe the rods of the crane and look for oil: pin or keeper');
+    await expect(card).toContainText('Cylinder rods of the crane: pin or keeper');
     await page.getByTestId('leave-out').click();
     await expect.poll(() => currentCheck(page)).not.toContain('Run every function once');
     await openStop(page, /Brake tests/);

@@ -81,8 +81,12 @@ test('the walk on a wide screen by keyboard alone', async ({ page }) => {
   await page.keyboard.type('12');
   await page.keyboard.press('Enter');
   await expect.poll(() => currentCheck(page)).toBe('Gauge the pressure · left steer');
-  await page.keyboard.press('?');
-  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  // Keys are the walk's again once the sheet of the reading has gone.
+  const keys = page.getByRole('dialog', { name: 'Keys' });
+  await expect(async () => {
+    await page.keyboard.press('?');
+    await expect(keys).toBeVisible({ timeout: 1_000 });
+  }).toPass();
   await page.keyboard.press('Escape');
   await page.keyboard.press('f');
   await expect(page.getByRole('heading', { name: 'What is it?' })).toBeVisible();

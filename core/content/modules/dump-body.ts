@@ -338,6 +338,34 @@ const checks: Check[] = [
     cautions: [raised],
     why: 'Salt works at night.',
   }),
+
+  check({
+    id: 'dump.lines',
+    title: 'Look up for lines and branches where it will tip',
+    partName: 'Overhead lines',
+    zone: 'driver-side',
+    method: 'look',
+    phases: ['before-use'],
+    seconds: 8,
+    criterion: 'Nothing above it, ground level across and firm behind, nobody beside it.',
+    symptoms: [stops('line-near', 'A line above it')],
+    cautions: [
+      caution('DANGER', 'A raised body that touches a line: stay in the cab, keep others away.'),
+    ],
+    why: 'It is raised where one has tipped a hundred times and never looked up.',
+  }),
+  check({
+    id: 'dump.gate-first',
+    title: 'Release the tailgate before the body is high',
+    partName: 'Tailgate before tipping',
+    zone: 'rear',
+    method: 'look',
+    phases: ['before-use'],
+    seconds: 8,
+    criterion: 'Free at its lower latches, chains as the load wants them, nobody behind.',
+    symptoms: [stops('gate-frozen', 'Does not come free')],
+    why: 'A full load against a shut gate lifts the front wheels, and then falls all at once.',
+  }),
 ];
 
 const cycle: Procedure = {

@@ -313,6 +313,54 @@ const checks: Check[] = [
     cautions: [raised],
     why: 'Twice the joints, twice the rust.',
   }),
+
+  check({
+    id: 'combi.spinner-height',
+    title: 'Measure the height of the spinner',
+    partName: 'Spinner height',
+    zone: 'rear',
+    method: 'look',
+    phases: ['pre-trip', 'weekly'],
+    needs: ['secured', 'rule'],
+    seconds: 12,
+    criterion: 'As its card says, level, chain in its link.',
+    symptoms: [repairs('spinner-height', 'Not at the height of the card')],
+    fixes: { 'spinner-height': ['Hang it into the right link'] },
+    why: 'A hand too high and half of it lies in the ditch.',
+  }),
+  check({
+    id: 'combi.rate-screen',
+    title: 'Key on: read rate, width and liquid on the screen',
+    partName: 'Rate screen',
+    zone: 'seat',
+    method: 'look',
+    needs: ['key-on'],
+    seconds: 8,
+    criterion: 'Comes up, no alarm, the material of today.',
+    symptoms: [
+      repairs('rate-dead', 'Dark or with an alarm', {
+        condition: 'By hand, after a catch with the scale.',
+      }),
+      watches('rate-material', 'Another material is set'),
+    ],
+    fixes: { 'rate-material': ['Set today’s material'] },
+    why: 'It spreads what the screen says, not what is in it.',
+  }),
+  check({
+    id: 'combi.lines',
+    title: 'Look up for lines and branches where it will be raised',
+    partName: 'Overhead lines',
+    zone: 'driver-side',
+    method: 'look',
+    phases: ['before-use'],
+    seconds: 8,
+    criterion: 'Nothing above it, ground level across, nobody beside it.',
+    symptoms: [dump.stops('line-near', 'A line above it')],
+    cautions: [
+      caution('DANGER', 'A raised body that touches a line: stay in the cab, keep others away.'),
+    ],
+    why: 'It is raised at the end of the day, where one knows the place.',
+  }),
 ];
 
 const spread: Procedure = {

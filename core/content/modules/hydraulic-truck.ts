@@ -8,7 +8,7 @@ import {
   ofFluidBraked,
 } from '../chassis';
 import type { Check, Module, Procedure } from '../../catalogue';
-import { caution, check, faultsOf, module, moved, rect } from '../write';
+import { BY_HAND, caution, check, faultsOf, module, moved, rect } from '../write';
 
 const P = 'tilt-truck';
 const { repairs } = faultsOf('brakes', ['road']);
@@ -119,6 +119,69 @@ const own: Check[] = [
       repairs('engine-brake-dead', 'Dead', { condition: 'A lower gear on every descent.' }),
     ],
     why: 'It saves the brakes on the long hill.',
+  }),
+
+  check({
+    id: `${P}.brake.pad-lamp`,
+    title: 'Key on: read the pad-wear lamp',
+    partName: 'Pad-wear lamp',
+    zone: 'seat',
+    method: 'look',
+    needs: ['key-on'],
+    seconds: 3,
+    criterion: 'Lights at key on and goes out.',
+    symptoms: [
+      repairs('pad-lamp', 'Stays on', { condition: 'To the workshop, no load.', bars: 'job' }),
+    ],
+    why: 'It lights when a week of lining is left.',
+  }),
+  check({
+    id: `${P}.brake.parking-buzzer`,
+    title: 'Set the parking lever: its lamp, and its buzzer with the door open',
+    partName: 'Parking lever, lamp and buzzer',
+    zone: 'seat',
+    method: 'operate',
+    moves: BY_HAND,
+    needs: ['key-on', 'parking-brake-set', 'chocked'],
+    seconds: 8,
+    criterion:
+      'Lever holds in its notch; lamp on; buzzer when it is released and the door is open.',
+    symptoms: [
+      repairs('parking-buzzer', 'Lamp or buzzer dead'),
+      faultsOf('brakes').stops('lever-jumps', 'Lever does not stay in its notch'),
+    ],
+    why: 'Trucks of this kind roll away because somebody believed that it was set.',
+  }),
+  check({
+    id: `${P}.mirror.heat`,
+    title: 'Switch on the heat of mirrors and seat',
+    partName: 'Heat of mirrors and seat',
+    zone: 'seat',
+    method: 'operate',
+    moves: BY_HAND,
+    when: ['freezing'],
+    needs: ['key-on'],
+    seconds: 6,
+    criterion: 'Glass clears within minutes.',
+    symptoms: [faultsOf('mirrors').repairs('mirror-heat', 'Does not clear')],
+    why: 'A mirror under ice shows nothing.',
+  }),
+  check({
+    id: `${P}.electrical.block-heater`,
+    title: 'Look at the block heater: cord, plug, cap',
+    partName: 'Block heater',
+    zone: 'front',
+    method: 'look',
+    when: ['freezing'],
+    needs: ['engine-off'],
+    seconds: 6,
+    criterion: 'Unplugged, cap on, cord whole and tied up.',
+    symptoms: [
+      faultsOf('electrical').repairs('heater-cord', 'Cord or plug burnt'),
+      faultsOf('electrical').watches('heater-plugged', 'Still plugged in'),
+    ],
+    fixes: { 'heater-plugged': ['Unplug it and stow the cord'] },
+    why: 'It drives off with the wall.',
   }),
 ];
 

@@ -1,3 +1,4 @@
+import { liftConditionChecks } from './lift-conditions';
 import { CARRY_PASSENGER } from '../sequences/passenger-lift';
 import { hydraulicChecks } from '../shared/hydraulics';
 import type { Check, Module, Procedure } from '../../catalogue';
@@ -559,7 +560,7 @@ export const passengerLift: Module = module({
     ),
   ],
   shapes: [rect('platform', 0, -0.5, 1.2, 0.45, 0.05)],
-  checks: [...checks, CARRY_PASSENGER.check],
+  checks: [...checks, ...liftConditionChecks, CARRY_PASSENGER.check],
   procedures: [cycle, CARRY_PASSENGER.procedure],
   services: [
     {

@@ -1,3 +1,4 @@
+import { schoolRunChecks } from './school-run';
 import {
   chassisGear,
   chassisPlaces,
@@ -308,7 +309,7 @@ export const schoolBus: Module = module({
     rect('body', 2.3, -1.22, 8.2, 2.44, 0.15),
     ...[1, 2, 3, 4, 5, 6, 7, 8].map((row) => rect('deck', 2.6 + row * 0.85, -1, 0.04, 2)),
   ],
-  checks: [...shared.checks, ...own],
+  checks: [...shared.checks, ...own, ...schoolRunChecks(P)],
   combinations: shared.combinations,
   procedures: shared.procedures,
   services: shared.services,

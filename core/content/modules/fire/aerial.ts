@@ -1,3 +1,4 @@
+import { aerialStationChecks } from './aerial-stations';
 import { greasePoints } from '../../shared/grease';
 import { setUpSequences } from '../../sequences/crane';
 import { controlChecks, hydraulicChecks } from '../../shared/hydraulics';
@@ -499,7 +500,7 @@ export const aerialLadder: Module = module({
     rect('boom', -3.6, -0.35, 8, 0.7),
     ...[0, 1, 2, 3, 4, 5, 6, 7].map((rung) => rect('deck', -3.4 + rung, -0.3, 0.04, 0.6)),
   ],
-  checks: [...setUp.map(({ check: each }) => each), ...checks],
+  checks: [...setUp.map(({ check: each }) => each), ...aerialStationChecks(P), ...checks],
   procedures: [...setUp.map(({ procedure }) => procedure), cycle],
   services: [{ id: `${P}.yearly`, title: 'Yearly test of the aerial', every: { days: 365 } }],
 });

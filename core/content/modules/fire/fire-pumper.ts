@@ -1,3 +1,4 @@
+import { crewCabChecks } from './crew-cab';
 import { PRIMER, RELIEF } from '../../sequences/pump';
 import {
   chassisGear,
@@ -533,7 +534,7 @@ export const firePumper: Module = module({
     rect('body', 4.1, -1.22, 5, 2.44, 0.05),
     rect('deck', 4.6, -0.5, 4.2, 1),
   ],
-  checks: [...shared.checks, ...own],
+  checks: [...shared.checks, ...crewCabChecks(P), ...own],
   procedures: [...shared.procedures, pump, PRIMER, RELIEF],
   combinations: shared.combinations,
   services: [

@@ -1,3 +1,4 @@
+import { craneCarrierChecks } from './crane-carrier';
 import { setUpSequences } from '../../sequences/crane';
 import {
   chassisGear,
@@ -540,7 +541,12 @@ export const mobileCrane: Module = module({
     rect('boom', 0.2, -0.35, 9.6, 0.7, 0.1),
     rect('body', 8.6, -1.2, 1.2, 2.4, 0.1),
   ],
-  checks: [...shared.checks, ...setUp.map(({ check: each }) => each), ...own],
+  checks: [
+    ...shared.checks,
+    ...setUp.map(({ check: each }) => each),
+    ...craneCarrierChecks(P),
+    ...own,
+  ],
   procedures: [...shared.procedures, ...setUp.map(({ procedure }) => procedure), cycle],
   combinations: shared.combinations,
   services: [

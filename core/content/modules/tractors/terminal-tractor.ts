@@ -293,6 +293,33 @@ const own: Check[] = [
     ],
     why: 'It reverses more than it drives.',
   }),
+
+  check({
+    id: `${P}.air.before-release`,
+    title: 'Read the air before the parking brake is let go',
+    partName: 'Air before the brake is released',
+    zone: 'seat',
+    method: 'look',
+    needs: ['engine-idling', 'parking-brake-set', 'air-charged'],
+    seconds: 4,
+    criterion: 'Both needles above the least that its plate names.',
+    source: '49 CFR 393.51',
+    symptoms: [cabs.stops('air-low', 'Below it')],
+    why: 'It is in and out of the seat a hundred times a day, and its air is spent each time.',
+  }),
+  check({
+    id: `${P}.leaving`,
+    title: 'Neutral and parking brake before you leave the seat',
+    partName: 'Neutral and brake on leaving',
+    zone: 'seat',
+    method: 'look',
+    phases: ['under-way', 'post-trip'],
+    needs: ['parking-brake-set', 'in-neutral'],
+    seconds: 4,
+    criterion: 'Both, each time, also for ten seconds; alarm when one is not.',
+    symptoms: [cabs.stops('leaves-in-gear', 'Alarm or interlock does not mind')],
+    why: 'The door behind is a step away, and it drives over whoever takes that step.',
+  }),
 ];
 
 const cycle: Procedure = {

@@ -1,0 +1,110 @@
+import { BY_HAND, check, faultsOf } from '../../write';
+import type { Check } from '../../../catalogue';
+
+const exits = faultsOf('emergency', ['passengers']);
+const place = faultsOf('driver-place', ['passengers']);
+const records = faultsOf('records', ['passengers']);
+const warning = faultsOf('warning', ['passengers']);
+
+/** What belongs to the run itself: its book, its boards, who looks after the children, and the exits as they are left. */
+export function schoolRunChecks(P: string): Check[] {
+  return [
+    check({
+      id: `${P}.trip-book`,
+      title: 'Find trip book, seating list and emergency cards',
+      partName: 'Trip book and lists',
+      zone: 'seat',
+      method: 'look',
+      seconds: 8,
+      criterion: 'Of this route and this week, within reach.',
+      symptoms: [records.repairs('trip-book-missing', 'Missing or of another route')],
+      fixes: { 'trip-book-missing': ['Fetch it from the office'] },
+      why: 'Whoever helps after a crash counts by that list.',
+    }),
+    check({
+      id: `${P}.reach`,
+      title: 'Belt on: reach each switch that is used under way',
+      partName: 'Reach to the controls',
+      zone: 'seat',
+      method: 'operate',
+      moves: BY_HAND,
+      needs: ['parking-brake-set'],
+      seconds: 8,
+      criterion: 'Door, red lamps, stop arm, wipers, horn: without leaning.',
+      symptoms: [place.stops('out-of-reach', 'One of them is not reached')],
+      fixes: { 'out-of-reach': ['Set seat and column again'] },
+      why: 'Whoever leans for the red lamps looks away from the children.',
+    }),
+    check({
+      id: `${P}.cameras`,
+      title: 'See every camera on the screen, one by one',
+      partName: 'Camera channels',
+      zone: 'seat',
+      method: 'look',
+      needs: ['key-on'],
+      seconds: 10,
+      criterion: 'Every channel has a picture and the right time.',
+      symptoms: [warning.repairs('channel-dark', 'A channel is dark')],
+      why: 'It shows who passed the stop arm.',
+    }),
+    check({
+      id: `${P}.boards`,
+      title: 'Look at the route boards of both sides',
+      partName: 'Route boards',
+      zone: 'curb-side',
+      method: 'look',
+      seconds: 5,
+      criterion: 'Of this route, both sides.',
+      symptoms: [warning.watches('board-wrong', 'Wrong or missing')],
+      fixes: { 'board-wrong': ['Put in the right one'] },
+      why: 'A first-grader knows the bus by it.',
+    }),
+    check({
+      id: `${P}.exit.secured`,
+      title: 'See every emergency exit shut, latched and unlocked again',
+      partName: 'Emergency exits as they are left',
+      zone: 'last-row',
+      method: 'look',
+      needs: ['engine-off'],
+      seconds: 15,
+      criterion: 'Handle home, lock open, buzzer silent, nothing before it.',
+      source: '49 CFR 571.217 S5.3',
+      symptoms: [
+        exits.stops('exit-locked', 'One is locked or blocked'),
+        exits.stops('exit-unlatched', 'One is not latched'),
+      ],
+      fixes: { 'exit-locked': ['Unlock it, clear it'], 'exit-unlatched': ['Latch it'] },
+      why: 'It was tried a moment ago. As it is left is how it is found in smoke.',
+    }),
+    check({
+      id: `${P}.attendant`,
+      title: 'Ask the attendant for belts, list and radio word',
+      partName: 'Attendant’s part',
+      zone: 'aisle',
+      method: 'look',
+      when: ['passengers'],
+      seconds: 15,
+      criterion: 'Knows who needs help to get out, has belt cutter and list.',
+      symptoms: [
+        exits.repairs('attendant-missing', 'No attendant where the route needs one', {
+          condition: 'Not with passengers who need one.',
+          bars: 'passengers',
+        }),
+      ],
+      why: 'One alone does not carry two.',
+    }),
+    check({
+      id: `${P}.brake-before-leaving`,
+      title: 'Parking brake on before you leave the seat',
+      partName: 'Parking brake at a stop',
+      zone: 'seat',
+      method: 'look',
+      phases: ['under-way'],
+      needs: ['parking-brake-set'],
+      seconds: 3,
+      criterion: 'Set, key with you, whenever the seat is left.',
+      symptoms: [place.stops('brake-off', 'Does not stay set')],
+      why: 'A bus full of children has rolled away on a foot brake that was let go.',
+    }),
+  ];
+}
