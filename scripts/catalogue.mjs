@@ -6,11 +6,24 @@ const { register } = await import('tsx/esm/api');
 register();
 const { catalogue } = await import('../core/content/index.ts');
 const { findCatalogueFaults, sayFault } = await import('../core/validation/index.ts');
+const { STATE_NEED_NAMES } = await import('../core/vehicle/index.ts');
+const STATES = new Set(STATE_NEED_NAMES);
 
-const HEADS = ['zones', 'checks', 'procedures', 'symptoms', 'cautions', 'contents', 'services'];
+const HEADS = [
+  'checks',
+  'sequences',
+  'readings',
+  'symptoms',
+  'cautions',
+  'phases',
+  'states',
+  'contents',
+  'services',
+];
 const line = (what, cells) =>
-  `${what.padEnd(44)} ${cells.map((cell) => String(cell).padStart(10)).join(' ')}\n`;
+  `${what.padEnd(56)} ${cells.map((cell) => String(cell).padStart(9)).join(' ')}\n`;
 const sum = (list, count) => list.reduce((total, each) => total + count(each), 0);
+const distinct = (lists) => new Set(lists.flat()).size;
 
 process.stdout.write(`Catalogue ${catalogue.version}\n\n${line('module', HEADS)}`);
 for (const { title, build, zones, checks, procedures, contents, services } of catalogue.modules) {
@@ -18,14 +31,15 @@ for (const { title, build, zones, checks, procedures, contents, services } of ca
     sum(zones, (zone) => zone.cautions?.length ?? 0) +
     sum(checks, (check) => check.cautions.length) +
     sum(procedures, (procedure) => procedure.cautions.length);
-  const symptoms = sum(checks, (check) => check.symptoms.length);
   process.stdout.write(
     line(`${title} (${build})`, [
-      zones.length,
       checks.length,
       procedures.length,
-      symptoms,
+      checks.filter(({ reading }) => reading).length,
+      sum(checks, (check) => check.symptoms.length),
       cautions,
+      distinct(checks.map(({ phases }) => phases)),
+      distinct(checks.map(({ needs }) => needs.filter((need) => STATES.has(need)))),
       contents.length,
       services.length,
     ]),
@@ -34,7 +48,16 @@ for (const { title, build, zones, checks, procedures, contents, services } of ca
 const checks = catalogue.modules.flatMap((module) => module.checks);
 // What several modules share is written once and asked under each module's own id.
 const written = new Set(checks.map(({ title, criterion }) => `${title} ${criterion}`)).size;
-const faults = findCatalogueFaults(catalogue).map(sayFault);
+const faults = [
+  ...findCatalogueFaults(catalogue).map(sayFault),
+  // An imported catalogue may lack them; ours does not.
+  ...checks.filter(({ partName }) => !partName).map(({ id }) => `${id}: has no noun of its part`),
+  ...checks
+    .filter(
+      ({ moves, needs }) => moves && moves.by !== 'hand' && !needs.some((need) => STATES.has(need)),
+    )
+    .map(({ id }) => `${id}: moves something and says of no state how it must stand`),
+];
 process.stdout.write(
   `\n${catalogue.modules.length} modules, ${checks.length} checks by id, ${written} written once, ${faults.length} faults\n`,
 );
