@@ -112,7 +112,7 @@ const duals = (at: number, cold: number, more: Partial<Axle> = {}): Axle => ({
 /** Loads on four outriggers; where there is null the boom would be too long or too flat. Made up, as everything here. */
 const ON_OUTRIGGERS: Chart = {
   id: 'on-outriggers',
-  title: 'four outriggers fully out, 4 t of counterweight',
+  title: 'Four outriggers fully out, 4 t of counterweight',
   lengths: [9.5, 15, 21, 27],
   rows: [
     { radius: 3, loads: [30_000, 24_000, 17_000, null] },
@@ -138,7 +138,7 @@ export const CARDS_OF_UNITS: Readonly<Record<string, Card>> = {
     charts: [ON_OUTRIGGERS],
     dated: [
       { id: 'yearly-crane', title: 'Yearly inspection of the crane', until: '2027-05-14' },
-      { id: 'extinguisher', title: 'Extinguisher', until: '2027-03-31' },
+      { id: 'extinguisher', title: 'Extinguisher', until: '2026-10-31' },
     ],
   },
   // Six lines with duals, all steered; its power pack is aboard.

@@ -78,7 +78,7 @@ export function jumpStart(prefix: string, zone: string): Sequence {
         'Last clamp: black to bare metal of engine or frame of the flat one, an arm’s length from its battery, away from fuel lines.',
         {
           ask: [
-            'On bare metal, half a metre or more from the battery?',
+            'On bare metal, an arm’s length or more from the battery?',
             'Move it. The last clamp sparks, and the battery gives off gas.',
           ],
         },
@@ -224,7 +224,7 @@ export function towAway({ prefix, zone, brake }: TowedAway): Sequence {
         fails: ['tow-lamps'],
       }),
       step('away', 'Chocks aboard, nobody in the cab, speed as the recovery says.', {
-        see: 'Hubs and shaft looked at after the first kilometre.',
+        see: 'Hubs and shaft looked at again after the first stretch.',
       }),
       step('after', 'Where it is set down: brakes, chocks, keys; a tag that the shaft is off.', {
         see: 'Whoever comes next knows that its parking brake does not hold.',

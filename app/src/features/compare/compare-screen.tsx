@@ -1,4 +1,4 @@
-import { CIRCUMSTANCES, type Circumstance, partOf } from '@nazar/core/catalogue';
+import { CIRCUMSTANCES, faultLine, partOf, type Circumstance } from '@nazar/core/catalogue';
 import { policies as shipped } from '@nazar/core/grading';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
@@ -45,8 +45,7 @@ export function CompareScreen({ comparison, onBack }: CompareScreenProps) {
   return (
     <Screen title={t('compare.title')} actions={back} width="columns">
       <View>
-        <Heading level={2}>{symptom.words}</Heading>
-        <Soft>{partOf(check)}</Soft>
+        <Heading level={2}>{faultLine(partOf(check), undefined, symptom.words)}</Heading>
       </View>
       {symptom.scale ? (
         <Toggles

@@ -73,7 +73,7 @@ it('counts a hold, and times again what was too slow', () => {
   press('Time it again');
   pass(5);
   press('Good, next step');
-  expect(screen.getByText('Hold 60 s')).toBeTruthy();
+  expect(screen.getByText('Hold 1:00')).toBeTruthy();
   expect(
     screen.getByRole('button', { name: 'Good, next step' }).getAttribute('aria-disabled'),
   ).toBe('true');

@@ -15,7 +15,7 @@ import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { Body, Button, Figure, Heading, Sheet, SignalWords, Soft } from '@/design';
 import { useWords } from '@/i18n';
-import { stopwatch, useStopwatch } from './use-tick';
+import { formatLeft, stopwatch, useStopwatch } from './use-tick';
 
 interface ProcedureSheetProps {
   readonly procedure: Procedure;
@@ -130,7 +130,7 @@ export function ProcedureSheet(props: ProcedureSheetProps) {
           {step.chart ? props.chart : null}
           {step.gate ? <Body className="font-thick">{step.gate.ask}</Body> : null}
           {wait?.code === 'hold' ? (
-            <Figure>{t('cycle.hold', { count: wait.seconds })}</Figure>
+            <Figure>{t('cycle.hold', { left: formatLeft(wait.seconds) })}</Figure>
           ) : null}
           {wait?.code === 'too-slow' ? (
             <Body role="alert" className="font-thick">

@@ -111,7 +111,7 @@ export const office = {
     offline: 'House rules need a network.',
     policies: 'Graded by',
     policiesWhy:
-      'Schools of grading are guides; local law and the carrier decide. A walk keeps the one it was begun with, and where the depot’s is stricter, that counts.',
+      'Policies are guides; local law and the carrier decide. A walk keeps the one it was begun with, and where the depot’s is stricter, that counts.',
     usual: 'Usual policy',
     asUsual: 'As usual',
     bring: 'Bring a policy (JSON)',
