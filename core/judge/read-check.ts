@@ -85,8 +85,9 @@ export function readCheck({ check, unit }: CheckInstance, rig: Rig): ReadCheck {
   const byHand = BY_HAND.has(method) || /\bby hand\b|\bwipe\b/i.test(title);
   const kind = id.split('.')[0];
   const rolls =
-    /\b(roll at|roll a|tug|walking pace|drive (?:it )?off|drive in|travel in low)\b/i.test(title) &&
-    kind !== 'digger';
+    /\b(roll at|roll a|tug|walking pace|drive (?:it )?off|drive in|drive alongside|travel in low)\b/i.test(
+      title,
+    ) && kind !== 'digger';
   const movedBy = readPower(check, module, round, procedure !== undefined);
   const interlock =
     movedBy !== undefined &&

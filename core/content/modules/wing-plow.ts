@@ -1,4 +1,5 @@
 import { bladeChecks, bladeSpecification } from '../shared/blades';
+import { WING_HOOK_UP, WING_STORAGE } from '../sequences/wing';
 import { hydraulicChecks } from '../shared/hydraulics';
 import type { Check, Module, Procedure } from '../../catalogue';
 import { caution, check, faultsOf, module, moved, place, rect } from '../write';
@@ -193,8 +194,8 @@ export const wingPlow: Module = module({
     place('edge-heel', 'heel', ['edge'], 'wing', 2.9, 0.4),
   ],
   shapes: [rect('blade', 0, 0, 3, 0.3, 0.08), rect('frame', 0.8, -0.3, 0.3, 0.4)],
-  checks: wing,
-  procedures: [wingCycle],
+  checks: [...wing, WING_HOOK_UP.check, WING_STORAGE.check],
+  procedures: [wingCycle, WING_HOOK_UP.procedure, WING_STORAGE.procedure],
   contents: [
     {
       id: 'wing-shear-bolts',
