@@ -1,5 +1,6 @@
 import { partAt } from '../catalogue';
 import { catalogue } from '.';
+import { findCatalogueFaults } from '../validation';
 
 /** What an instruction begins with. A noun that begins so would read as one in a list. */
 const INSTRUCTION =
@@ -10,6 +11,19 @@ const checks = catalogue.modules.flatMap((module) =>
 );
 
 describe('the noun of each check', () => {
+  it('may be missing in a file of before: it is no fault, and the instruction stands in', () => {
+    const before = {
+      ...catalogue,
+      modules: catalogue.modules.map((module) => ({
+        ...module,
+        checks: module.checks.map(({ partName: _, ...check }) => check),
+      })),
+    };
+    expect(findCatalogueFaults(before)).toEqual([]);
+    const [check] = before.modules[0].checks;
+    expect(partAt(check, undefined)).toBe(check.title);
+  });
+
   it('is there, short, and no instruction', () => {
     const wrong = checks.filter(
       ({ check: { partName } }) =>

@@ -1,3 +1,4 @@
+import { tiedCheck, tracksCheck } from './aboard';
 import { greasePoints } from '../../shared/grease';
 import { setLegs, unloadLed } from '../../sequences/digger';
 import { hydraulicChecks } from '../../shared/hydraulics';
@@ -19,22 +20,7 @@ const points = greasePoints('greasePoints', 'boom', ['dig']);
 
 const checks: Check[] = [
   ...hydraulicChecks({ prefix: P, zone: 'machine', takes: ['dig'], of: 'of the machine' }),
-  check({
-    id: `${P}.tied`,
-    title: 'Pull at every chain that holds the machine',
-    partName: 'Chains of the machine',
-    zone: 'machine',
-    each: 'corner',
-    method: 'shake',
-    phases: ['pre-trip', 'under-way'],
-    needs: ['gloves', 'secured'],
-    seconds: 8,
-    criterion: 'Tight, binder locked, four corners and the boom.',
-    source: '49 CFR 393.130',
-    symptoms: [aboard.stops('chain-loose', 'Loose or missing', { fixLeaves: 'watch' })],
-    fixes: { 'chain-loose': ['Tighten it', 'Add a chain'] },
-    why: 'It stands on four feet and slides on all of them.',
-  }),
+  tiedCheck(P, 'It stands on four feet and slides on all of them.'),
   check({
     id: `${P}.legs-in`,
     title: 'Look at each leg: in, pinned, pad on',
@@ -53,22 +39,7 @@ const checks: Check[] = [
     fixes: { 'leg-out': ['Pinned it'] },
     why: 'It swings out over the next lane.',
   }),
-  check({
-    id: `${P}.tracks`,
-    title: 'Look at tracks, shoes and tension',
-    partName: 'Tracks, shoes and tension',
-    zone: 'machine',
-    each: 'track',
-    method: 'look',
-    phases: ['pre-trip', 'before-use', 'post-trip'],
-    seconds: 12,
-    criterion: 'Sag as the manual says, no cord showing, no missing bolt.',
-    symptoms: [
-      stops('track-broken', 'Link, shoe or cord broken'),
-      repairs('track-slack', 'Slack or tight'),
-    ],
-    why: 'A slack track comes off on the ramp.',
-  }),
+  tracksCheck(P),
   check({
     id: `${P}.width-pins`,
     title: 'Look at the pins of the track width',

@@ -1,3 +1,4 @@
+import { tiedCheck, tracksCheck } from './aboard';
 import { greasePoints } from '../../shared/grease';
 import { loadRidden, unloadRidden } from '../../sequences/digger';
 import { controlChecks, hydraulicChecks } from '../../shared/hydraulics';
@@ -28,22 +29,7 @@ const checks: Check[] = [
     needs: ['own-engine-running', 'chocked'],
     phases: ['before-use'],
   }),
-  check({
-    id: `${P}.tied`,
-    title: 'Pull at every chain that holds the machine',
-    partName: 'Chains of the machine',
-    zone: 'machine',
-    each: 'corner',
-    method: 'shake',
-    phases: ['pre-trip', 'under-way'],
-    needs: ['gloves', 'secured'],
-    seconds: 8,
-    criterion: 'Tight, binder locked, four corners and the boom.',
-    source: '49 CFR 393.130',
-    symptoms: [aboard.stops('chain-loose', 'Loose or missing', { fixLeaves: 'watch' })],
-    fixes: { 'chain-loose': ['Tighten it', 'Add a chain'] },
-    why: 'It weighs more than the truck.',
-  }),
+  tiedCheck(P, 'It weighs more than the truck.'),
   check({
     id: `${P}.boom-tied`,
     title: 'Bucket down, boom chained',
@@ -70,23 +56,7 @@ const checks: Check[] = [
     symptoms: [aboard.stops('too-high', 'Higher than the note')],
     why: 'Bridges do not bend.',
   }),
-  check({
-    id: `${P}.tracks`,
-    title: 'Look at tracks, shoes and tension',
-    partName: 'Tracks, shoes and tension',
-    zone: 'machine',
-    each: 'track',
-    method: 'look',
-    phases: ['pre-trip', 'before-use', 'post-trip'],
-    seconds: 12,
-    criterion: 'Sag as the manual says, no broken shoe, no missing bolt.',
-    symptoms: [
-      stops('track-broken', 'Link or shoe broken'),
-      repairs('track-slack', 'Slack or tight'),
-      repairs('shoe-bolt', 'Bolt missing'),
-    ],
-    why: 'A slack track comes off on the ramp.',
-  }),
+  tracksCheck(P),
   check({
     id: `${P}.rollers`,
     title: 'Look at rollers, sprockets and final drives',

@@ -1,3 +1,4 @@
+import { trailerHandCheck } from './trailer-hand';
 import {
   chassisGear,
   chassisPlaces,
@@ -63,19 +64,7 @@ const own: Check[] = [
     ],
     why: 'Sixty tonnes hang on this valve.',
   }),
-  check({
-    id: `${P}.brake.trailer-hand`,
-    title: 'Tug against the hand valve of the trailer',
-    partName: 'Trailer hand valve',
-    zone: 'brake-tests',
-    method: 'operate',
-    moves: moved('rolling', 'rolling', ['tow'], { held: 'tested-brake', ends: 'brake set' }),
-    needs: ['rolls', 'air-charged', 'area-clear', 'parking-brake-released'],
-    seconds: 12,
-    criterion: 'Trailer holds.',
-    symptoms: [brakes.stops('hand-dead', 'Trailer does not hold')],
-    why: 'It proves coupling and trailer brakes at once.',
-  }),
+  trailerHandCheck(P),
   check({
     id: `${P}.engine.retarder`,
     title: 'Try the engine brake in each of its steps',

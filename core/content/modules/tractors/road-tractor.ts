@@ -1,3 +1,4 @@
+import { trailerHandCheck } from './trailer-hand';
 import {
   chassisGear,
   chassisPlaces,
@@ -94,19 +95,7 @@ const own: Check[] = [
     symptoms: [repairs('dump-dead', 'Does not move')],
     why: 'It sets the height at coupling.',
   }),
-  check({
-    id: `${P}.brake.trailer-hand`,
-    title: 'Tug against the hand valve of the trailer',
-    partName: 'Trailer hand valve',
-    zone: 'brake-tests',
-    method: 'operate',
-    moves: moved('rolling', 'rolling', ['tow'], { held: 'tested-brake', ends: 'brake set' }),
-    needs: ['rolls', 'air-charged', 'area-clear', 'parking-brake-released'],
-    seconds: 12,
-    criterion: 'Trailer holds.',
-    symptoms: [stops('hand-dead', 'Trailer does not hold', { takes: ['tow'] })],
-    why: 'It proves coupling and trailer brakes at once.',
-  }),
+  trailerHandCheck(P),
   check({
     id: `${P}.brake.protection`,
     title: 'Trailer supply out: protection valve',
