@@ -78,6 +78,12 @@ function walkAnyhow(
       change('set-brake');
       if (!isRunning(look().state)) change('start');
       if (power && look().state.values.powerTakeOff === 'out') change('power-take-off');
+      // Upper works have an engine of their own; a check may have had it stopped since.
+      const own = layout.slots.find(
+        (slot) => slot.dimension === 'ownEngine' && slot.unit === unitId,
+      );
+      if (power && own && look().state.values[slotName(own)] === 'off')
+        change('own-engine-start', own.unit);
     }
     change(what, unitId);
   };

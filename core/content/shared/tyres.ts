@@ -62,10 +62,11 @@ export function pressureCheck(
     zone,
     each,
     method: 'measure',
-    phases: required ? ['pre-trip'] : ['post-trip'],
+    // After a run a tyre is warm: the placard speaks of a cold one. Each morning the thump may be followed by the gauge at every tyre.
+    phases: required ? ['pre-trip'] : ['weekly'],
     needs: ['pressure-gauge'],
     seconds: 22,
-    criterion: 'Cold pressure at the placard of this axle, not more than 8 % under it.',
+    criterion: 'Cold, before the run: at the placard of this axle, not more than 8 % under it.',
     source: '49 CFR 393.75(i)',
     reading: pressureReading(field, required),
     symptoms: pressureSymptoms,
