@@ -68,7 +68,7 @@ test('readings that cannot be are asked again, with the reason, and one near its
   await goToCheck(page, /Measure the tread/);
   await expect(page.getByText(/^Answered: note/)).toBeVisible();
 
-  await goToCheck(page, /Gauge the pressure · left steer/);
+  await goToCheck(page, /Tyre pressure, left steer/);
   await button(page, 'Measure').click();
   await typeReading(page, '400');
   await expect(sheet.getByRole('alert')).toHaveText(/above 170 psi cannot be here/);
