@@ -7,5 +7,5 @@ export {
 } from './measures';
 export { truckSpecification as chassisSpecification } from './specification';
 export { fluidBrakeChecks, fluidBrakeSpecification, ofFluidBraked } from './fluid-brakes';
-export { chassisChecks, ofChassis } from './of-chassis';
+export { ofChassis } from './of-chassis';
 export { offRoadDriveLine } from './off-road';
