@@ -10,7 +10,7 @@ import {
   rankOf,
   type RouteStyle,
   stillParts,
-  precedesStart,
+  testsLamps,
   travels,
   wantAt,
 } from '../planning';
@@ -48,7 +48,7 @@ export type Rule =
   | 'aboard'
   | 'cold'
   | 'secure'
-  | 'before-start'
+  | 'lamp-test'
   | 'start'
   | 'stopping'
   | 'stowed'
@@ -171,7 +171,7 @@ interface Trait {
   readonly runs: boolean;
   /** The guided start. */
   readonly starts: boolean;
-  readonly precedesStart: boolean;
+  readonly lampTest: boolean;
   readonly stopping: boolean;
   readonly rolls: boolean;
   readonly aboard: boolean;
@@ -220,8 +220,7 @@ function rulesOf(
     if (a.aboard && !b.aboard) return 'aboard';
     if (a.secures && !b.secures && !b.aboard && other.zone.round !== 'cab') return 'secure';
     if (cold && a.cold && (b.runs || b.starts)) return 'cold';
-    if (!running && a.precedesStart && !b.precedesStart && (b.starts || b.runs))
-      return 'before-start';
+    if (!running && a.lampTest && !b.lampTest && (b.starts || b.runs)) return 'lamp-test';
     if (!running && guided && a.starts && !b.starts && b.runs) return 'start';
     if (a.stopping && b.rolls && !a.rolls) return 'stopping';
     if (b.travels && one.zone.unit.id === other.zone.unit.id)
@@ -252,7 +251,7 @@ function rulesOf(
       !b.secures &&
       !b.aboard
     )
-      if (!b.standing && !b.precedesStart) return 'engine-last';
+      if (!b.standing && !b.lampTest) return 'engine-last';
     if (a.rank === undefined || b.rank === undefined) return undefined;
     // The outside is walked in the same order every time, from the driver's front corner on.
     if (one.zone.round === 'outside' && other.zone.round === 'outside')
@@ -290,13 +289,13 @@ function traitOf(
     !washes &&
     // Where the engine is started first, what wants it off has its time from the engine.
     !(routeStyle.engine === 'early' && requirement.states.engine !== undefined) &&
-    !some(precedesStart);
+    !some(testsLamps);
   return {
     secures,
     cold: requirement.clocks.includes('cold') || requirement.clocks.includes('settle'),
     runs: runsEngine(block, layout, begun, air),
     starts: requirement.starts,
-    precedesStart: some(precedesStart),
+    lampTest: some(testsLamps),
     stopping: some(decidesStopping),
     rolls: requirement.rolls,
     aboard,

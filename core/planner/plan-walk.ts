@@ -178,7 +178,7 @@ const STRONGER = new Set<Rule>([
   'aboard',
   'secure',
   'cold',
-  'before-start',
+  'lamp-test',
   'start',
   'stopping',
   'stowed',

@@ -12,7 +12,7 @@ export {
   findEarlier,
   looksStowed,
   stillParts,
-  precedesStart,
+  testsLamps,
   travels,
   type WaitsBecause,
 } from './precedence';
