@@ -61,7 +61,7 @@ test('pictures of a walk', async ({ page }) => {
   await button(page, 'Keep the fault').click();
   await walkOn(page, 'Trailer coupling and drawbar');
   await page.getByRole('button', { name: /^(DANGER|WARNING|CAUTION)\. / }).click();
-  await goToCheck(page, /Pull the safety chain.*left/);
+  await goToCheck(page, /Safety chain.*left/);
   await take(page, 'walk');
   await walkOn(page);
   await drawSignature(page);
