@@ -45,7 +45,7 @@ const OF_FLUID: Readonly<
 };
 /** Everything that a chassis with fluid brakes is asked, but for what is its own. */
 export function ofFluidBraked(prefix: string, without: readonly string[] = []) {
-  const chassis = ofChassis(prefix, [...AIR, ...without], 'shaft-or-wheels');
+  const chassis = ofChassis(prefix, [...AIR, ...without]);
   return {
     ...chassis,
     checks: chassis.checks.map((each): Check => {

@@ -1,7 +1,6 @@
 import { renamed, renamedCombinations, renamedServices } from '../renamed';
 import type { Check, Combination, Procedure, Service } from '../../catalogue';
-import { jumpStart, towAway, type ParkedBy } from '../sequences/recovery';
-import type { Sequence } from '../sequences/write';
+import { jumpStart } from '../sequences/recovery';
 import { brakeTestChecks } from './brake-tests';
 import { cabChecks } from './cab';
 import { truckCombinations } from './combinations';
@@ -31,22 +30,14 @@ interface OfChassis {
 /**
  * The same for another chassis: its own prefix, without what it does not have.
  * @param without endings of ids, as `coupling.pintle`
- * @param brake what holds it while nothing runs
  */
-export function ofChassis(
-  prefix: string,
-  without: readonly string[] = [],
-  brake: ParkedBy = 'springs',
-): OfChassis {
-  const recovery: readonly Sequence[] = [
-    jumpStart(prefix, 'driver-side'),
-    towAway({ prefix, zone: 'driver-side', brake }),
-  ];
+export function ofChassis(prefix: string, without: readonly string[] = []): OfChassis {
+  const jump = jumpStart(prefix, 'driver-side');
   const checks = [
     ...renamed(chassisChecks, 'truck', prefix).filter(
       ({ id }) => !without.some((ending) => id === `${prefix}.${ending}`),
     ),
-    ...recovery.map(({ check }) => check),
+    jump.check,
   ];
   const has = new Set(checks.map(({ id }) => id));
   return {
@@ -55,6 +46,6 @@ export function ofChassis(
       parts.every(({ check }) => has.has(check)),
     ),
     services: renamedServices(chassisServices, 'truck', prefix),
-    procedures: recovery.map(({ procedure }) => procedure),
+    procedures: [jump.procedure],
   };
 }
