@@ -6,41 +6,29 @@ const legs = faultsOf('outriggers', ['aerial']);
 const crew = faultsOf('emergency', ['aerial']);
 const leg = caution('DANGER', 'Feet out from under a leg or a pad, also while it only rests.');
 
+const jackBox = (P: string, side: 'driver' | 'curb'): Check =>
+  check({
+    id: `${P}.jack-box.${side}`,
+    title: `Look at fittings and valves in the jack boxes of the ${side} side`,
+    partName: `Jack boxes, ${side} side`,
+    zone: `jacks-${side}`,
+    method: 'look',
+    phases: ['pre-trip', 'weekly'],
+    seconds: 12,
+    criterion: 'Fittings dry, valve handles home, control doors latch.',
+    symptoms: [
+      legs.stops('jack-box-leaks', 'Drops fall'),
+      legs.repairs('jack-box-wet', 'Wet, no drop'),
+      legs.repairs('jack-box-door', 'Control door does not latch'),
+    ],
+    why: 'A leg that creeps tilts a ladder with people on it.',
+  });
+
 /** What is looked at from the ground around the truck before a ladder is raised, station by station. */
 export function aerialStationChecks(P: string): Check[] {
   return [
-    check({
-      id: `${P}.jack-box.driver`,
-      title: 'Look at fittings and valves in the jack boxes of the driver side',
-      partName: 'Jack box, driver side',
-      zone: 'jacks-driver',
-      method: 'look',
-      phases: ['pre-trip', 'weekly'],
-      seconds: 12,
-      criterion: 'Fittings dry, valve handles home, control doors latch.',
-      symptoms: [
-        legs.stops('jack-box-leaks', 'Drops fall'),
-        legs.repairs('jack-box-wet', 'Wet, no drop'),
-        legs.repairs('jack-box-door', 'Control door does not latch'),
-      ],
-      why: 'A leg that creeps tilts a ladder with people on it.',
-    }),
-    check({
-      id: `${P}.jack-box.curb`,
-      title: 'Look at fittings and valves in the jack boxes of the curb side',
-      partName: 'Jack box, curb side',
-      zone: 'jacks-curb',
-      method: 'look',
-      phases: ['pre-trip', 'weekly'],
-      seconds: 12,
-      criterion: 'Fittings dry, valve handles home, control doors latch.',
-      symptoms: [
-        legs.stops('jack-box-leaks', 'Drops fall'),
-        legs.repairs('jack-box-wet', 'Wet, no drop'),
-        legs.repairs('jack-box-door', 'Control door does not latch'),
-      ],
-      why: 'A leg that creeps tilts a ladder with people on it.',
-    }),
+    jackBox(P, 'driver'),
+    jackBox(P, 'curb'),
     check({
       id: `${P}.ground-pads`,
       title: 'Look at the ground pads and their handles',
