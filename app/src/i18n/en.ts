@@ -1,10 +1,8 @@
-import { bench } from './english/bench';
 import { common } from './english/common';
-import { office } from './english/office';
-import { yard } from './english/yard';
+import { today } from './english/today';
 
 /**
  * English, the source language: what the first screens say. The rest comes with the later ones. Short sentences, imperative titles,
  * no exclamation marks.
  */
-export const en = { ...common, ...yard, ...office, ...bench };
+export const en = { ...common, ...today };

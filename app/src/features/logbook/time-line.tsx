@@ -58,7 +58,7 @@ function Entry({
             <Soft>
               {[
                 t(`grade.${defect.grade}`),
-                defect.returnOf && t('workshop.returnShort'),
+                defect.returnOf && t('cameBack'),
                 t(`status.${defect.status}`),
                 when,
                 defect.reportedBy,

@@ -135,7 +135,7 @@ export function RigPanel(props: RigPanelProps) {
                     {t('today.since', { when: formatWhen(defect.reportedAt) })}, {defect.reportedBy}
                   </Soft>
                   {defect.condition ? <Body>{defect.condition}</Body> : null}
-                  {defect.returnOf ? <Soft>{t('workshop.returnShort')}</Soft> : null}
+                  {defect.returnOf ? <Soft>{t('cameBack')}</Soft> : null}
                 </View>
               </View>
             ))}

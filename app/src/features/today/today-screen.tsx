@@ -74,7 +74,7 @@ export function TodayScreen(props: TodayScreenProps) {
             <Button look="quiet" title={t('today.toWorkshop')} onPress={props.onWorkshop} />
           )}
           {person.role === 'supervisor' ? (
-            <Button look="quiet" title={t('desk.title')} onPress={props.onDesk} />
+            <Button look="quiet" title={t('today.toDesk')} onPress={props.onDesk} />
           ) : null}
           <Button look="quiet" title={t('you.title')} onPress={props.onYou} />
         </>

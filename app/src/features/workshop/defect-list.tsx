@@ -72,7 +72,7 @@ function lineOf(defect: DefectRecord, t: ReturnType<typeof useWords>): string {
   return [
     t(`grade.${defect.grade}`),
     defect.neededAt && t('workshop.neededShort', { when: formatWhen(defect.neededAt) }),
-    defect.returnOf && t('workshop.returnShort'),
+    defect.returnOf && t('cameBack'),
     defect.status === 'awaiting-agent' && t('workshop.second'),
     defect.status === 'deferred' && `${t('outcome.deferred')} ${defect.until ?? ''}`,
     formatWhen(defect.reportedAt),

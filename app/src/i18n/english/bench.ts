@@ -26,7 +26,6 @@ export const bench = {
     minutes: '{{count}} min',
     photo: { before: 'Photo before the repair', after: 'Photo after the repair' },
   },
-  outcome: { repaired: 'Repaired', 'no-repair-needed': 'No repair needed', deferred: 'Put off' },
   workshop: {
     title: 'Workshop',
     open_one: '{{count}} open defect',
@@ -42,7 +41,6 @@ export const bench = {
     dueAtOnce: 'To be mended before it is used again',
     overdue: 'Was to be mended by {{when}}',
     return: 'It came back',
-    returnShort: 'came back',
     returnOf: 'Mended {{when}} by {{name}} and did not hold: {{words}}',
     assigned: 'On the bench of',
     addWork: 'Add work, parts, photos',

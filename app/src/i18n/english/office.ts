@@ -1,15 +1,5 @@
 /** What the office reads: logbook, desk, house rules. */
 export const office = {
-  weak: {
-    title: 'Weak spots',
-    mark: 'Weak spot',
-    drawing: 'Unit from above with its weak spots',
-    shake: 'Weak spot: found {{findings}} times in {{walks}} walks. Look twice.',
-    line: 'Found {{findings}} times in {{walks}} walks, about {{rate}} in 100; {{times}} times the usual.',
-    of: { unit: 'This unit only.', model: 'The whole model.' },
-    count_one: '{{count}} weak spot is marked with a dashed ring.',
-    count_other: '{{count}} weak spots are marked with dashed rings.',
-  },
   logbook: {
     title: 'Logbook',
     open: 'Open the logbook',
