@@ -104,7 +104,16 @@ async function intake(server: TestServer): Promise<void> {
   print('ratio', (median(ours) / median(theirs)).toFixed(2), 'at least 0.50');
 }
 
-const NAMES = ['organisation', 'events', 'readings', 'steps', 'inspection', 'units'] as const;
+const NAMES = [
+  'organisation',
+  'events',
+  'readings',
+  'steps',
+  'reports',
+  'defects',
+  'inspection',
+  'units',
+] as const;
 
 /** The same statement with numbered parameters, so that PostgreSQL prepares it once. */
 const PREPARED = NAMES.reduce(

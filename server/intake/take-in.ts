@@ -13,7 +13,6 @@ import type { Knex } from 'knex';
 import { isDeepStrictEqual } from 'node:util';
 import { IdTaken, project } from '../projection/project';
 import { isOfTheEntry, isPassing } from '../store/connection';
-import { unitsOfDefects } from '../store/defects';
 import { openInspection } from '../store/open-inspection';
 import type { Person } from '../store/sessions';
 import type { Held, Refused } from './held';
@@ -135,9 +134,15 @@ async function takeInOne(
 ): Promise<EventAnswer[]> {
   const begun = events.find((event) => event.type === 'begun')?.payload;
   const faulted = events.flatMap((event) => (event.type === 'faulted' ? [event.payload.key] : []));
-  const opened = await openInspection(trx, person.organisationId, inspectionId, begun, faulted);
-  const { units, defects, rules, repairs } = opened;
-  const unitOfDefect = await unitsOfDefects(trx, defectsNamedIn(events));
+  const opened = await openInspection(
+    trx,
+    person.organisationId,
+    inspectionId,
+    begun,
+    faulted,
+    defectsNamedIn(events),
+  );
+  const { units, defects, rules, repairs, unitOfDefect } = opened;
   const isKnownDefect = (id: string) => unitOfDefect.has(id);
   const log: AnyEvent[] = [...opened.log];
   const known = new Map(log.map((event) => [event.id, event]));

@@ -1,50 +1,34 @@
-import { standOfDefect, type Certificate, type DefectReport } from '@nazar/core/repair';
+import type { Certificate } from '@nazar/core/repair';
 import type { Knex } from 'knex';
-import type { Standing } from '../intake/stand';
-import { defectRows } from './defect-rows';
-
-type DefectRow = ReturnType<typeof defectRows>[number];
-type Report = DefectReport & { readonly row: DefectRow };
+import { rowOfDefect, toReport, type DefectRow, type Told } from './row-of-defect';
+import type { WalkRows } from '../store/insert-walk';
 
 /**
- * Writes what this walk says of its defects, and how each of them stands by all walks and the workshop's last word: worked out by
- * core, written as it is.
+ * Writes how the defects of this walk stand by all walks and the workshop's last word: worked out by core, written as it is. What this
+ * walk says of them is written already, and so are those that nobody has named before.
+ * @param reports what this walk says of its defects
+ * @param isWritten whether a defect was written with the walk, because nobody had named it before
  * @param isNew the walk has said nothing before
- * @param isKnown whether somebody has named this defect before; what nobody has is not looked for
  */
 export async function projectDefects(
   trx: Knex.Transaction,
   organisationId: string,
-  standing: Standing,
+  inspectionId: string,
+  reports: WalkRows['reports'],
+  isWritten: (defectId: string) => boolean,
   isNew: boolean,
-  isKnown: (defectId: string) => boolean,
 ): Promise<void> {
-  const rows = [...new Map(defectRows(standing).map((row) => [row.id, row])).values()];
-  const inspectionId = standing.inspection.id;
-  const takenBack = isNew ? [] : await takeBack(trx, inspectionId, rows);
-  const ids = [...rows.map(({ id }) => id), ...takenBack];
-  if (ids.length === 0) return;
-  if (rows.length > 0)
-    await trx('defect_reports')
-      .insert(
-        rows.map((row) => ({
-          organisation_id: organisationId,
-          defect_id: row.id,
-          inspection_id: inspectionId,
-          reported_at: row.reported_at,
-          body: JSON.stringify(row),
-        })),
-      )
-      .onConflict(['defect_id', 'inspection_id'])
-      .merge(['reported_at', 'body']);
-  const before = ids.filter((id) => !isNew || isKnown(id));
-  const told = before.length > 0 ? await readTold(trx, before) : new Map<string, Told>();
+  const ids = reports.map((report) => report.defect_id);
+  const takenBack = isNew ? [] : await takeBack(trx, inspectionId, ids);
+  const others = [...ids.filter((id) => !isWritten(id)), ...takenBack];
+  if (others.length === 0) return;
+  const told = await readTold(trx, others);
   await writeStanding(
     trx,
     organisationId,
-    ids.map((id) => {
-      const own = rows.filter((row) => row.id === id).map((row) => toReport(row, 0));
-      return { id, ...(told.get(id) ?? { reports: own, certificate: undefined }) };
+    others.flatMap((id) => {
+      const each = told.get(id);
+      return each ? [{ id, ...each }] : [];
     }),
   );
 }
@@ -66,22 +50,14 @@ export async function projectWord(
 async function takeBack(
   trx: Knex.Transaction,
   inspectionId: string,
-  rows: readonly DefectRow[],
+  said: readonly string[],
 ): Promise<string[]> {
   const gone = await trx('defect_reports')
     .where({ inspection_id: inspectionId })
-    .whereNotIn(
-      'defect_id',
-      rows.map(({ id }) => id),
-    )
+    .whereNotIn('defect_id', [...said])
     .delete()
     .returning('defect_id');
   return gone.map((row) => row.defect_id as string);
-}
-
-interface Told {
-  readonly reports: readonly Report[];
-  readonly certificate: Certificate | undefined;
 }
 
 /** What all walks say of these defects, this one included, and the workshop's last word; they are locked until it is written. */
@@ -122,44 +98,12 @@ async function writeStanding(
   defects: readonly (Told & { readonly id: string })[],
 ): Promise<void> {
   const insert: object[] = [];
-  for (const { id, reports, certificate } of defects) {
-    const { status, leading, first } = standOfDefect(reports, certificate);
-    if (!leading || !first) {
-      await trx('defects').where({ id }).update({ status });
-      continue;
-    }
-    insert.push({
-      ...toColumns(merged(leading.row, first.row, reports)),
-      organisation_id: organisationId,
-      status,
-    });
+  for (const { id, ...told } of defects) {
+    const { status, row } = rowOfDefect(told);
+    if (row) insert.push({ ...toColumns(row), organisation_id: organisationId, status });
+    else await trx('defects').where({ id }).update({ status });
   }
   if (insert.length > 0) await trx('defects').insert(insert).onConflict('id').merge();
-}
-
-/** The words of the report that leads, with what all of them have in common. */
-function merged(leading: DefectRow, first: DefectRow, reports: readonly Report[]): object {
-  const rows = reports.map(({ row }) => row);
-  const dues = rows.flatMap(({ due_at: due }) => due ?? []).sort();
-  return {
-    ...leading,
-    inspection_id: first.inspection_id,
-    reported_at: first.reported_at,
-    reported_by: first.reported_by,
-    reported_metres: first.reported_metres,
-    // Found again, it does not get more time.
-    due_at: dues.at(0),
-    note: leading.note ?? rows.findLast(({ note }) => note !== undefined)?.note,
-    spot: leading.spot ?? rows.find(({ spot }) => spot !== undefined)?.spot,
-    photo_ids: [...new Set([leading, ...rows].flatMap((row) => row.photo_ids))],
-    confirmed_at:
-      rows.length > 1
-        ? rows
-            .map((row) => row.reported_at)
-            .sort()
-            .at(-1)
-        : null,
-  };
 }
 
 /** Lists and objects as the columns take them. */
@@ -172,18 +116,6 @@ function toColumns(row: object): object {
         : (value ?? null),
     ]),
   );
-}
-
-/** @param receivedAt of what nobody had named before it is of no matter: there is no certificate to hold it against */
-function toReport(row: DefectRow, receivedAt: number): Report {
-  return {
-    inspectionId: row.inspection_id,
-    at: Date.parse(row.reported_at),
-    receivedAt,
-    grade: row.grade,
-    mended: row.status === 'fixed',
-    row,
-  };
 }
 
 function toCertificate(row: {

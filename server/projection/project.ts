@@ -29,11 +29,19 @@ const OF_THE_WALK = new Set<InspectionEvent['type']>([
 /** Log to tables, in the transaction that stores the events. */
 export async function project(trx: Knex.Transaction, request: ProjectRequest): Promise<void> {
   const { person, standing, accepted, isNew } = request;
-  const stored = await insertWalk(trx, walkRows(request));
+  const rows = walkRows(request);
+  const { stored, written } = await insertWalk(trx, rows);
   if (stored < accepted.length) throw new IdTaken();
   if (!isNew) await updateUnits(trx, standing, accepted);
   if (touchesDefects(accepted))
-    await projectDefects(trx, person.organisationId, standing, isNew, request.isKnownDefect);
+    await projectDefects(
+      trx,
+      person.organisationId,
+      standing.inspection.id,
+      rows.reports,
+      (id) => written.has(id),
+      isNew,
+    );
   await projectFindings(trx, request);
   for (const event of accepted)
     if (!OF_THE_WALK.has(event.type)) await projectAfterwards(trx, person, event, standing);

@@ -5,6 +5,7 @@ import type { WalkRows } from '../store/insert-walk';
 import { defectRows, odometerOf } from './defect-rows';
 import { findingSteps } from './finding-steps';
 import type { ProjectRequest } from './project-request';
+import { rowOfDefect, toReport, type DefectRow } from './row-of-defect';
 
 const iso = (milliseconds: number) => new Date(milliseconds).toISOString();
 
@@ -12,14 +13,28 @@ const iso = (milliseconds: number) => new Date(milliseconds).toISOString();
 export function walkRows(request: Omit<ProjectRequest, 'repairs'>): WalkRows {
   const { person, standing, accepted, isNew, arrivedAt } = request;
   const defects = touchesDefects(accepted) ? defectRows(standing) : [];
+  const once = [...new Map(defects.map((row) => [row.id, row])).values()];
   return {
     organisation: person.organisationId,
     events: accepted,
     readings: readingRows(accepted, standing),
     steps: findingSteps(request, defects),
+    reports: once.map((row) => ({
+      defect_id: row.id,
+      inspection_id: row.inspection_id,
+      reported_at: row.reported_at,
+      body: row,
+    })),
+    defects: isNew ? once.filter(({ id }) => !request.isKnownDefect(id)).map(toNewDefect) : [],
     inspection: inspectionRow(standing, arrivedAt),
     units: isNew ? unitRows(standing) : [],
   };
+}
+
+/** Nobody but this walk has said anything of it. */
+function toNewDefect(said: DefectRow) {
+  const { status, row } = rowOfDefect({ reports: [toReport(said, 0)], certificate: undefined });
+  return { ...(row ?? said), status };
 }
 
 /** A fault counts from the moment it is known, not from the signature: the walk may never be signed. */

@@ -197,15 +197,3 @@ export async function defectsOfUnit(
   if (before) void page.where('defects.reported_at', '<', before);
   return (await page).map(toRecord);
 }
-
-/** The unit of each of these defects that is known already, by the id of the defect. */
-export async function unitsOfDefects(
-  trx: Knex,
-  ids: readonly string[],
-): Promise<ReadonlyMap<string, string>> {
-  if (ids.length === 0) return new Map();
-  const rows = await trx('defects')
-    .whereIn('id', [...ids])
-    .select('id', 'unit_id');
-  return new Map(rows.map((row) => [row.id as string, row.unit_id as string]));
-}

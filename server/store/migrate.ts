@@ -11,6 +11,7 @@ import * as sendersOfPhotos from './migrations/2026-11-26-senders-of-photos';
 import * as arrivals from './migrations/2026-11-27-arrivals';
 import * as cards from './migrations/2026-11-27-cards';
 import * as heads from './migrations/2026-11-27-heads';
+import * as namedDefects from './migrations/2026-11-27-named-defects';
 import * as retiredPolicies from './migrations/2026-11-27-retired-policies';
 import * as sessions from './migrations/2026-11-27-sessions';
 import * as openInspection from './migrations/2026-11-25-open-inspection';
@@ -37,6 +38,7 @@ const MIGRATIONS: readonly Migration[] = [
   { name: '2026-11-27-heads', up: heads.up },
   { name: '2026-11-27-retired-policies', up: retiredPolicies.up },
   { name: '2026-11-27-cards', up: cards.up },
+  { name: '2026-11-27-named-defects', up: namedDefects.up },
 ];
 
 const migrationSource: Knex.MigrationSource<Migration> = {

@@ -10,6 +10,8 @@ import type { DepotUnit } from './units';
 
 export interface OpenedInspection {
   readonly log: readonly AnyEvent[];
+  /** Unit of each defect that the entries name and that somebody has named before. */
+  readonly unitOfDefect: ReadonlyMap<string, string>;
   /** Of the rig, front to rear; those of another organisation are simply not there. */
   readonly units: readonly DepotUnit[];
   /** Open or unread on them. */
@@ -49,6 +51,7 @@ type OpenDefect = Omit<DefectOnUnit, 'reportedAt'> & { readonly reportedAt: numb
  * it ends, and reads all that is needed to take entries in: one trip to the database.
  * @param asked what its beginning says, used while the log does not have it yet
  * @param faulted keys of the checks whose former repairs matter
+ * @param named ids of defects that the entries name
  */
 export async function openInspection(
   trx: Knex.Transaction,
@@ -56,17 +59,28 @@ export async function openInspection(
   inspectionId: string,
   asked?: Begun,
   faulted: readonly string[] = [],
+  named: readonly string[] = [],
 ): Promise<OpenedInspection> {
   const { rows } = await trx
-    .raw('select open_inspection(?, ?, ?::uuid[], ?::text[]) as opened', [
+    .raw('select open_inspection(?, ?, ?::uuid[], ?::text[], ?::uuid[]) as opened', [
       organisationId,
       inspectionId,
       [...(asked?.unitIds ?? [])],
       [...faulted],
+      [...named],
     ] as never)
     .options({ name: 'open-inspection' });
-  const { log, units, open, choice, own, repairs } = rows[0].opened as {
+  const {
+    log,
+    named: unitOf,
+    units,
+    open,
+    choice,
+    own,
+    repairs,
+  } = rows[0].opened as {
     log: AnyEvent[];
+    named: Readonly<Record<string, string>>;
     units: DepotUnit[];
     open: OpenDefect[];
     choice: PolicyChoice | null;
@@ -80,6 +94,7 @@ export async function openInspection(
   const catalogue = begun && (await catalogueOf(trx, begun.catalogueVersion));
   return {
     log,
+    unitOfDefect: new Map(Object.entries(unitOf)),
     // A card that was kept before cards had a structure has none.
     units: units.map(({ card, ...unit }) => (card ? { ...unit, card } : unit)),
     defects: open.map((each) => ({ ...each, reportedAt: new Date(each.reportedAt).toISOString() })),
