@@ -88,6 +88,7 @@ export class Said {
 
   /** A fault before a reading, a reading before a word; of words that say nothing bad the last. */
   together(): Answer | undefined {
+    if (this.isOfOne) for (const only of this.bySpeaker.values()) return only;
     const all = [...this.bySpeaker.values()].sort((a, b) => (a.order ?? 0) - (b.order ?? 0));
     const last = all.at(-1);
     if (all.length < 2) return last;
@@ -102,6 +103,11 @@ export class Said {
     }
     const measured = all.filter((each) => each.outcome === 'measured').at(-1);
     return measured ? { ...measured, readings } : last;
+  }
+
+  /** Whether one speaker alone has a word here. */
+  get isOfOne(): boolean {
+    return this.bySpeaker.size === 1;
   }
 
   /** What this speaker says now. */

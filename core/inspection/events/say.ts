@@ -15,6 +15,8 @@ export function say(
   const now = all.together();
   if (now) answers.set(key, now);
   else answers.delete(key);
+  // Said for the first time, it takes the place of nothing.
+  if (!before && all.isOfOne) return;
   const own = all.of(speaker);
   const lost = [before, own === before ? undefined : own].filter(
     (each): each is Answer => each !== undefined && !holds(now, each),
