@@ -10,7 +10,7 @@ import {
   rankOf,
   type RouteStyle,
   stillParts,
-  testsLamps,
+  precedesStart,
   travels,
   wantAt,
 } from '../planning';
@@ -48,7 +48,7 @@ export type Rule =
   | 'aboard'
   | 'cold'
   | 'secure'
-  | 'lamp-test'
+  | 'before-start'
   | 'start'
   | 'stopping'
   | 'stowed'
@@ -171,7 +171,7 @@ interface Trait {
   readonly runs: boolean;
   /** The guided start. */
   readonly starts: boolean;
-  readonly lampTest: boolean;
+  readonly precedesStart: boolean;
   readonly stopping: boolean;
   readonly rolls: boolean;
   readonly aboard: boolean;
@@ -220,7 +220,8 @@ function rulesOf(
     if (a.aboard && !b.aboard) return 'aboard';
     if (a.secures && !b.secures && !b.aboard && other.zone.round !== 'cab') return 'secure';
     if (cold && a.cold && (b.runs || b.starts)) return 'cold';
-    if (!running && a.lampTest && !b.lampTest && (b.starts || b.runs)) return 'lamp-test';
+    if (!running && a.precedesStart && !b.precedesStart && (b.starts || b.runs))
+      return 'before-start';
     if (!running && guided && a.starts && !b.starts && b.runs) return 'start';
     if (a.stopping && b.rolls && !a.rolls) return 'stopping';
     if (b.travels && one.zone.unit.id === other.zone.unit.id)
@@ -251,7 +252,7 @@ function rulesOf(
       !b.secures &&
       !b.aboard
     )
-      if (!b.standing && !b.lampTest) return 'engine-last';
+      if (!b.standing && !b.precedesStart) return 'engine-last';
     if (a.rank === undefined || b.rank === undefined) return undefined;
     // The outside is walked in the same order every time, from the driver's front corner on.
     if (one.zone.round === 'outside' && other.zone.round === 'outside')
@@ -289,13 +290,13 @@ function traitOf(
     !washes &&
     // Where the engine is started first, what wants it off has its time from the engine.
     !(routeStyle.engine === 'early' && requirement.states.engine !== undefined) &&
-    !some(testsLamps);
+    !some(precedesStart);
   return {
     secures,
     cold: requirement.clocks.includes('cold') || requirement.clocks.includes('settle'),
     runs: runsEngine(block, layout, begun, air),
     starts: requirement.starts,
-    lampTest: some(testsLamps),
+    precedesStart: some(precedesStart),
     stopping: some(decidesStopping),
     rolls: requirement.rolls,
     aboard,

@@ -4,6 +4,7 @@ import type { Rig } from '../rig';
 import { inWords } from '../judge';
 import { idling, rigNames, rigOf, violationsOf } from '../testing';
 import {
+  changesOf,
   DIRECTIONS,
   ENGINE_TIMINGS,
   FIRSTS,
@@ -241,6 +242,20 @@ describe('every plan', () => {
   });
 });
 
+it.each(['truck', 'tractor, semi-trailer, liftgate', 'pumper', 'mobile crane'])(
+  'a cab is made ready before its engine starts: pedals and floor, seat, belt, mirrors of a %s',
+  (name) => {
+    const rig = rigOf(name);
+    const { stops, happenings } = planWalk({ rig, phase: 'pre-trip', circumstances: [] });
+    const started = happenings.find((each) => changesOf(each).includes('start'));
+    const ready = stops.filter(({ instances }) =>
+      instances.some(({ check }) => /\.(cab\.(pedals|seat|belt)|mirror\.set)$/.test(check.id)),
+    );
+    expect(ready.length).toBeGreaterThan(0);
+    for (const { at } of ready) expect(at).toBeLessThanOrEqual(started?.at ?? 0);
+  },
+);
+
 describe('what changes a plan', () => {
   const rig = rigOf('truck and trailer');
   const plan = (change: Partial<PlanRequest> = {}) =>
@@ -270,7 +285,7 @@ describe('what changes a plan', () => {
 
   it('is a check that wants the engine warm: it waits for that, and something useful is done meanwhile', () => {
     const made = plan();
-    const start = made.happenings.find((each) => each.kind === 'change' && each.change === 'start');
+    const start = made.happenings.find((each) => changesOf(each).includes('start'));
     const begun = (start?.at ?? Infinity) + (start?.seconds ?? 0);
     const warm = made.stops.filter(({ instances }) =>
       instances.some(({ check }) => check.needs.includes('engine-warm')),

@@ -178,7 +178,7 @@ const STRONGER = new Set<Rule>([
   'aboard',
   'secure',
   'cold',
-  'lamp-test',
+  'before-start',
   'start',
   'stopping',
   'stowed',

@@ -12,7 +12,7 @@ export {
   findEarlier,
   looksStowed,
   stillParts,
-  testsLamps,
+  precedesStart,
   travels,
   type WaitsBecause,
 } from './precedence';

@@ -16,8 +16,8 @@ const STILL: ReadonlySet<string> = new Set(['hand', 'electric', 'other-machine']
 
 /** Whoever may still be aboard is looked for before anything else. */
 export const comesFirst = ({ precedes }: Check) => precedes?.includes('everything') ?? false;
-/** The warning lamps, watched before the first start. */
-export const testsLamps = ({ precedes }: Check) => precedes?.includes('engine-start') ?? false;
+/** The warning lamps, and the cab that is made ready: before the first start. */
+export const precedesStart = ({ precedes }: Check) => precedes?.includes('engine-start') ?? false;
 /** Decides whether it can stop and be held. */
 export const decidesStopping = ({ precedes }: Check) => precedes?.includes('rolling') ?? false;
 export const looksStowed = ({ needs, moves }: Check) =>

@@ -181,12 +181,20 @@ it('never lets go of the brake without chocks, nor starts with it let go', () =>
 
 it('makes air before it lets the brake go: an engine that runs, then a wait', () => {
   const log = secured();
-  for (const ending of ['truck.cab.gauges', 'truck.engine.start']) {
+  // The cab is made ready and the lamps are watched before the first start, and that is the guided one.
+  for (const [ending, because] of [
+    ['truck.cab.seat', 'cab-ready'],
+    ['truck.cab.belt', 'cab-ready'],
+    ['truck.cab.pedals', 'cab-ready'],
+    ['truck.cab.gauges', 'lamp-test'],
+    ['truck.mirror.set', 'cab-ready'],
+    ['truck.engine.start', 'start'],
+  ]) {
     const { key } = instanceOf(rig, ending);
-    // The lamps are watched before the first start, and that is the guided one.
     expect(stepFor(log, instanceOf(rig, 'truck.brake.slack/steer-left').key)).toMatchObject({
       kind: 'first',
       key,
+      because,
     });
     log.add('answered', { key, outcome: 'not-looked', reason: 'Somebody else did' });
   }

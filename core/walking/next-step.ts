@@ -1,7 +1,7 @@
 import { barsMovement } from '../grading';
 import type { Inspection } from '../inspection';
 import { NEEDS } from '../catalogue';
-import { findEarlier, layoutOf, testsLamps, wantAt, type WaitsBecause } from '../planning';
+import { findEarlier, layoutOf, precedesStart, wantAt, type WaitsBecause } from '../planning';
 import type { CheckInstance, Rig, RigZone } from '../rig';
 import {
   bitOf,
@@ -43,7 +43,7 @@ export type NextStep =
       readonly kind: 'first';
       readonly key: string;
       readonly title: string;
-      readonly because: WaitsBecause | 'lamp-test' | 'start' | 'open-defect';
+      readonly because: WaitsBecause | 'lamp-test' | 'cab-ready' | 'start' | 'open-defect';
     }
   | { readonly kind: 'affirm'; readonly what: Affirmation; readonly zone: string }
   /** The tag of this stop must be read first. */
@@ -122,8 +122,8 @@ function toFirst(
 }
 
 /**
- * The first start of a walk is the guided one, and the warning lamps are watched before it: an engine that was started already asks
- * for neither.
+ * The first start of a walk is the guided one; cab and warning lamps come before it. An engine that was started already asks for
+ * none of them.
  */
 function firstStart(
   { instance, rig, inspection: { answers, course } }: StepRequest,
@@ -134,8 +134,9 @@ function firstStart(
   const open = rig.instances.filter(
     ({ key, unit }) => !answers.has(key) && !course.dropped.has(unit.id),
   );
-  const lamps = open.find(({ check, key }) => testsLamps(check) && key !== instance.key);
-  if (lamps) return toFirst(lamps, 'lamp-test');
+  const before = open.find(({ check, key }) => precedesStart(check) && key !== instance.key);
+  if (before)
+    return toFirst(before, before.check.needs.includes('key-on') ? 'lamp-test' : 'cab-ready');
   const guided = open.find(({ check, key }) => check.guide && key !== instance.key);
   return guided ? toFirst(guided, 'start') : step;
 }

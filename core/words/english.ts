@@ -76,7 +76,7 @@ const WORDS: Words = {
 const RULES: Readonly<Record<string, string>> = {
   aboard: 'whoever may still be aboard is looked for first',
   secure: 'brake and chocks come first',
-  'lamp-test': 'the warning lamps are watched before the first start',
+  'before-start': 'cab and warning lamps come before the first start',
   start: 'the engine is first started step by step',
   stopping: 'what decides that it can stop comes before it rolls',
   stowed: 'what is stowed is looked at before it is moved',

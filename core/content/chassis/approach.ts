@@ -58,6 +58,7 @@ export const approachChecks: Check[] = [
       leak('oil-drops', 'Oil under the engine', 'engine'),
       leak('coolant-drops', 'Coolant under the engine', 'engine'),
       leak('fuel-drops', 'Fuel under the engine', 'fuel', ['stop', 'stop', 'stop']),
+      leak('hydraulic-drops', 'Hydraulic or steering oil under it', 'hydraulics'),
     ],
     why: 'The ground keeps a record of the night.',
   }),

@@ -43,6 +43,13 @@ const OF_FLUID: Readonly<
     words: { 'lining-thin': 'Lining under 1.6 mm (1/16 in) or loose' },
   },
 };
+/** What stops it is then on the ground. */
+const BRAKE_FLUID = leak('brake-fluid-drops', 'Brake fluid at or under a wheel', 'brakes', [
+  'stop',
+  'stop',
+  'stop',
+]);
+
 /** Everything that a chassis with fluid brakes is asked, but for what is its own. */
 export function ofFluidBraked(prefix: string, without: readonly string[] = []) {
   const chassis = ofChassis(prefix, [...AIR, ...without]);
@@ -53,7 +60,10 @@ export function ofFluidBraked(prefix: string, without: readonly string[] = []) {
       return {
         ...each,
         ...own,
-        symptoms: each.symptoms.map((of) => ({ ...of, words: words?.[of.id] ?? of.words })),
+        symptoms: [
+          ...each.symptoms.map((of) => ({ ...of, words: words?.[of.id] ?? of.words })),
+          ...(each.id === `${prefix}.approach.ground` ? [BRAKE_FLUID] : []),
+        ],
       };
     }),
   };

@@ -248,6 +248,7 @@ export const walking = {
     stowed: 'The cycle undoes what is looked at there. Afterwards nobody can tell how it stood.',
     driven: 'A machine drives off only when all of it was looked at.',
     'lamp-test': 'The warning lamps are watched with the key on, before the first start.',
+    'cab-ready': 'Pedals, seat, belt and mirrors are right before the engine runs.',
     start: 'The first start is made step by step, at the wheel.',
     'open-defect':
       'A defect is open there that carries, moves or guards what would move here. It is looked at again before anything moves.',
