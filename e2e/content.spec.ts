@@ -52,6 +52,7 @@ test('a supervisor adds a check and switches one off; the next walk asks by it',
     await phone
       .getByRole('dialog')
       .getByRole('button', { name: /Entrance door/ })
+      .first()
       .click();
     await expect(
       phone.getByRole('button', { name: /See that the route cards are aboard/ }),

@@ -1,4 +1,4 @@
-import { planWalk } from '@nazar/core/planner';
+import { planWalk, type Happening } from '@nazar/core/planner';
 import { clocksWanted, USUAL_ROUTE_STYLE } from '@nazar/core/planning';
 import { makeRig } from '@nazar/core/testing';
 import { toLanes } from './lanes';
@@ -43,9 +43,30 @@ it('has no lamps on while the engine and the key are off', () => {
       ? [each.at]
       : [],
   );
-  expect(lane('lamps').length).toBeGreaterThan(1);
+  expect(offs.length).toBeGreaterThan(0);
+  expect(lane('lamps').length).toBeGreaterThan(0);
   for (const { from, to } of lane('lamps'))
     expect(offs.filter((at) => at > from && at < to)).toEqual([]);
+});
+
+it('ends the lamps with the engine that is shut down, and begins them again', () => {
+  const change = (which: 'start' | 'lamps-on' | 'shut-down', at: number) =>
+    ({ kind: 'change', change: which, at, seconds: 5, zone: 'cab' }) as unknown as Happening;
+  const made = toLanes({
+    ...request,
+    happenings: [
+      change('start', 0),
+      change('lamps-on', 20),
+      change('shut-down', 60),
+      change('start', 100),
+      change('lamps-on', 140),
+    ],
+    end: 200,
+  });
+  expect(made.find(({ id }) => id === 'lamps')?.spans).toMatchObject([
+    { from: 20, to: 60 },
+    { from: 140, to: 200 },
+  ]);
 });
 
 it('shows air and warm engine as clocks that begin when the engine has started', () => {
