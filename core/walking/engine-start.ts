@@ -1,6 +1,33 @@
-/** Seconds that a start may take, and how often it is tried; the manual of the unit comes first. */
-export const START_LIMITS = { crank: 15, rest: 60, pressure: 10 } as const;
-export const MOST_TRIES = 3;
+/** What a start may take. Seconds, but for the tries. */
+export interface StartLimits {
+  /** The starter turns no longer. */
+  readonly crank: number;
+  /** It cools between two tries. */
+  readonly rest: number;
+  readonly tries: number;
+  /** The oil pressure is up by then. */
+  readonly pressure: number;
+}
+
+/** Where the card of the unit says nothing. */
+export const USUAL_START: StartLimits = { crank: 15, rest: 60, tries: 3, pressure: 10 };
+
+/** No starter is cranked longer than this, whatever a card says, nor tried oftener. */
+const MOST_CRANK = 30;
+const MOST_TRIES = 5;
+
+/**
+ * What the card of a unit says of its start: `crankMost` and `crankRest` in seconds, `crankTries`. A figure that cannot be is not taken.
+ */
+export function startLimitsOf(card: Readonly<Record<string, number | undefined>>): StartLimits {
+  const { crankMost = 0, crankRest = 0, crankTries = 0 } = card;
+  return {
+    ...USUAL_START,
+    ...(crankMost >= 1 && crankMost <= MOST_CRANK && { crank: crankMost }),
+    ...(crankRest >= 1 && { rest: crankRest }),
+    ...(crankTries >= 1 && crankTries <= MOST_TRIES && { tries: Math.floor(crankTries) }),
+  };
+}
 
 /** Asked in this order before the key is turned. A no ends it. */
 export const START_GATES = ['brake', 'neutral', 'exhaust', 'bulbs'] as const;
@@ -31,7 +58,12 @@ export const beginStart = (): EngineStart => ({ at: START_GATES[0] });
  * cranking before the starter has rested.
  * @param now milliseconds
  */
-export function onStart(start: EngineStart, act: StartAct, now: number): EngineStart {
+export function onStart(
+  start: EngineStart,
+  act: StartAct,
+  now: number,
+  limits: StartLimits = USUAL_START,
+): EngineStart {
   switch (start.at) {
     case 'brake':
     case 'neutral':
@@ -47,11 +79,11 @@ export function onStart(start: EngineStart, act: StartAct, now: number): EngineS
     case 'cranking':
       if (act === 'caught') return { at: 'pressure', since: now };
       if (act !== 'not-caught') return start;
-      return start.tries >= MOST_TRIES
+      return start.tries >= limits.tries
         ? { at: 'stopped', because: 'not-caught' }
         : { at: 'resting', tries: start.tries, since: now };
     case 'resting':
-      return act === 'crank' && (startClock(start, now)?.left ?? 0) === 0
+      return act === 'crank' && (startClock(start, now, limits)?.left ?? 0) === 0
         ? { at: 'cranking', tries: start.tries + 1, since: now }
         : start;
     case 'pressure':
@@ -68,14 +100,15 @@ export function onStart(start: EngineStart, act: StartAct, now: number): EngineS
 export function startClock(
   start: EngineStart,
   now: number,
+  limits: StartLimits = USUAL_START,
 ): { readonly left: number; readonly over: boolean } | undefined {
   const limit =
     start.at === 'cranking'
-      ? START_LIMITS.crank
+      ? limits.crank
       : start.at === 'resting'
-        ? START_LIMITS.rest
+        ? limits.rest
         : start.at === 'pressure'
-          ? START_LIMITS.pressure
+          ? limits.pressure
           : undefined;
   if (limit === undefined || !('since' in start)) return undefined;
   const left = Math.ceil(limit - (now - start.since) / 1000);

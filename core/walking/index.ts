@@ -2,11 +2,12 @@ export { arrivalAt } from './arrival';
 export { clockMove, type ClockSample } from './clock-watch';
 export {
   beginStart,
-  MOST_TRIES,
   onStart,
   START_GATES,
   startClock,
-  START_LIMITS,
+  startLimitsOf,
+  type StartLimits,
+  USUAL_START,
   type EngineStart,
   type StartAct,
   type StartGate,

@@ -203,6 +203,37 @@ const underWay: Check[] = [
     why: 'It boils on the hill where nobody can stop.',
   }),
   check({
+    id: `${P}.stop.transmission-temperature`,
+    title: 'Read the transmission temperature under way',
+    partName: 'Transmission temperature',
+    zone: 'seat',
+    method: 'look',
+    phases: ON_THE_WAY,
+    needs: ['key-on'],
+    seconds: 6,
+    criterion: 'Not above what the card allows.',
+    reading: {
+      kind: 'temperature',
+      ask: 'Transmission temperature on the gauge',
+      required: false,
+      byCard: true,
+      plausible: [-30, 200, '°C'],
+      uncertainty: [1, '°C'],
+      bands: [
+        {
+          side: 'above',
+          limit: { from: 'specification', field: 'transmissionHigh' },
+          symptom: 'transmission-hot',
+        },
+      ],
+    },
+    symptoms: [
+      engine.stops('transmission-hot', 'Above what the card allows, or its lamp lights'),
+      engine.repairs('transmission-rises', 'Higher than on other days, still in its band'),
+    ],
+    why: 'Oil that was burnt once slips on every hill after it.',
+  }),
+  check({
     id: `${P}.stop.ice`,
     title: 'Knock ice and snow off steps, lamps and wheels',
     partName: 'Ice on steps, lamps and wheels',

@@ -353,6 +353,21 @@ const checks: Check[] = [
     phases: ['pre-trip', 'before-use'],
     seconds: 8,
     criterion: 'Room for platform and chair, firm and level.',
+    reading: {
+      kind: 'length',
+      ask: 'Free beside the bus',
+      required: false,
+      byCard: true,
+      plausible: [0, 20, 'm'],
+      uncertainty: [0.2, 'm'],
+      bands: [
+        {
+          side: 'below',
+          limit: { from: 'specification', field: 'clearDistance' },
+          symptom: 'no-room',
+        },
+      ],
+    },
     symptoms: [
       repairs('no-room', 'Not enough room here', {
         condition: 'Move the bus before lifting.',
@@ -420,6 +435,46 @@ const checks: Check[] = [
       belts.repairs('tie-down-dirty', 'Dirty, locks slowly'),
     ],
     why: 'Four of them hold two hundred kilograms in a crash.',
+  }),
+  check({
+    id: 'securement.angle',
+    title: 'Hold the angle gauge to each strap of the chair',
+    partName: 'Angle of the tie-down',
+    zone: 'aisle',
+    each: 'tie-down',
+    method: 'measure',
+    phases: ['before-use'],
+    seconds: 6,
+    criterion: 'Angle to the floor within what the maker of the tie-downs allows.',
+    reading: {
+      kind: 'angle',
+      ask: 'Angle between strap and floor',
+      required: false,
+      byCard: true,
+      plausible: [0, 90, '°'],
+      uncertainty: [2, '°'],
+      bands: [
+        {
+          side: 'below',
+          limit: { from: 'specification', field: 'tieDownAngleLow' },
+          symptom: 'strap-flat',
+        },
+        {
+          side: 'above',
+          limit: { from: 'specification', field: 'tieDownAngleHigh' },
+          symptom: 'strap-steep',
+        },
+      ],
+    },
+    symptoms: [
+      belts.stops('strap-flat', 'Too flat: the chair can lift', { fixLeaves: 'watch' }),
+      belts.stops('strap-steep', 'Too steep: the chair can slide', { fixLeaves: 'watch' }),
+    ],
+    fixes: {
+      'strap-flat': ['Hook it at another point'],
+      'strap-steep': ['Hook it at another point'],
+    },
+    why: 'The strap holds only in the direction that it was tested in.',
   }),
   check({
     id: 'securement.tracks',
@@ -537,7 +592,12 @@ export const passengerLift: Module = module({
   height: 1.8,
   capabilities: ['passenger-lift'],
   mountsOn: { sort: 'side-door', x: 0.6, y: 0 },
-  specification: [{ id: 'liftRatedLoad', title: 'Rated load of the lift', kind: 'mass' }],
+  specification: [
+    { id: 'liftRatedLoad', title: 'Rated load of the lift', kind: 'mass' },
+    { id: 'clearDistance', title: 'Clear distance beside the lift', kind: 'length' },
+    { id: 'tieDownAngleLow', title: 'Angle of a tie-down, least', kind: 'angle' },
+    { id: 'tieDownAngleHigh', title: 'Angle of a tie-down, most', kind: 'angle' },
+  ],
   zones: [
     { id: 'lift-door', title: 'Lift door', round: 'outside', x: 0.6, y: 0.85, cautions: [traffic] },
     { id: 'aisle', title: 'Aisle', round: 'aboard', x: 0.6, y: -1 },

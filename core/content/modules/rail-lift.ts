@@ -1,8 +1,8 @@
 import { liftgateSequences } from '../sequences/liftgate';
 import type { Check, Module } from '../../catalogue';
-import { check, faultsOf, module, rect } from '../write';
+import { BY_HAND, check, faultsOf, module, moved, rect } from '../write';
 
-import { cycleCheck, liftChecks, liftZones, stowCycle } from './lift-gate-shared';
+import { cycleCheck, feet, liftChecks, liftZones, stowCycle } from './lift-gate-shared';
 
 const { stops, repairs } = faultsOf('lift', ['lift-gate']);
 
@@ -37,6 +37,74 @@ const rail: Check[] = [
       repairs('chain-uneven', 'Uneven tension'),
     ],
     why: 'Both sides hang on them.',
+  }),
+  check({
+    id: 'rail-lift.chains.grease',
+    title: 'Oil the lift chains over their whole length',
+    partName: 'Lubrication of the lift chains',
+    zone: 'rear',
+    method: 'grease',
+    phases: ['monthly'],
+    needs: ['platform-down', 'secured', 'gloves', 'rag'],
+    seconds: 120,
+    criterion: 'Wet between the plates, wiped outside, no rust red.',
+    symptoms: [
+      repairs('chain-dry', 'Red with rust between the plates'),
+      stops('chain-stiff', 'A link stays bent'),
+    ],
+    why: 'A dry link wears inside, where nobody sees it.',
+  }),
+  check({
+    id: 'rail-lift.slider.bolts',
+    title: 'Put a hand on every slider bolt',
+    partName: 'Slider bolts',
+    zone: 'rear',
+    method: 'shake',
+    phases: ['pre-trip', 'weekly'],
+    needs: ['secured'],
+    seconds: 8,
+    criterion: 'All there, tight, no bright ring under a head.',
+    symptoms: [
+      stops('slider-bolt-gone', 'One is missing'),
+      repairs('slider-bolt-loose', 'One is loose', { condition: 'Tight before the first lift.' }),
+    ],
+    why: 'The whole platform hangs on them.',
+  }),
+  check({
+    id: 'rail-lift.valve-lock',
+    title: 'Try the lock of the lowering valve',
+    partName: 'Lock of the lowering valve',
+    zone: 'lift-controls',
+    method: 'operate',
+    phases: ['pre-trip', 'before-use'],
+    moves: BY_HAND,
+    needs: ['platform-stowed', 'lift-power-off'],
+    seconds: 7,
+    criterion: 'Snaps in, the valve cannot be turned, comes out again.',
+    symptoms: [
+      stops('valve-lock-broken', 'Does not hold the valve', { fixLeaves: 'repair' }),
+      repairs('valve-lock-stiff', 'Stiff with ice or dirt'),
+    ],
+    fixes: { 'valve-lock-stiff': ['Clean it'] },
+    why: 'With the valve open the platform sinks on the road, latch or not.',
+  }),
+  check({
+    id: 'rail-lift.slide-height',
+    title: 'Bring it to the height where it slides',
+    partName: 'Sliding height',
+    zone: 'lift-controls',
+    method: 'operate',
+    phases: ['before-use'],
+    moves: moved('platform', 'lift-power', ['lift-gate']),
+    needs: ['lift-power-on', 'parking-brake-set', 'area-clear', 'empty'],
+    seconds: 15,
+    criterion: 'At the mark it slides free, without rubbing the frame or the bumper.',
+    symptoms: [
+      repairs('slides-rubbing', 'Rubs or must be pushed'),
+      stops('slide-mark-gone', 'It slides at no height'),
+    ],
+    cautions: [feet],
+    why: 'Slid in too high or too low it bends its own rails.',
   }),
   check({
     id: 'rail-lift.motor-guard',

@@ -1,14 +1,21 @@
 import { act, fireEvent, render, screen } from '@testing-library/react';
+import { USUAL_START } from '@nazar/core/walking';
 import '@/i18n';
 import { StartSheet } from './start-sheet';
 
 beforeEach(() => jest.useFakeTimers());
 afterEach(() => jest.useRealTimers());
 
-function show() {
+function show(limits = USUAL_START) {
   const on = { runs: jest.fn(), shut: jest.fn(), report: jest.fn() };
   render(
-    <StartSheet onRuns={on.runs} onShut={on.shut} onReport={on.report} onClose={() => undefined} />,
+    <StartSheet
+      limits={limits}
+      onRuns={on.runs}
+      onShut={on.shut}
+      onReport={on.report}
+      onClose={() => undefined}
+    />,
   );
   return on;
 }
@@ -57,7 +64,7 @@ it('says when to let go, lets the starter rest, and cranks no fourth time', () =
     pass(2);
   }
   touch('I let go, it did not catch');
-  expect(screen.getByRole('alert').textContent).toMatch(/did not catch three times/);
+  expect(screen.getByRole('alert').textContent).toMatch(/did not catch in 3 tries/);
 });
 
 it('shuts down without oil pressure, and says so before anybody asks', () => {
@@ -70,4 +77,22 @@ it('shuts down without oil pressure, and says so before anybody asks', () => {
   touch('No pressure: shut down');
   expect(on.shut).toHaveBeenCalledTimes(1);
   expect(on.runs).not.toHaveBeenCalled();
+});
+
+it('cranks no longer and no oftener than the card of the unit allows', () => {
+  show({ ...USUAL_START, crank: 10, rest: 120, tries: 2 });
+  gates();
+  expect(screen.getByText('Crank for 10 s at most. Let go as soon as it catches.')).toBeTruthy();
+  touch('I crank now');
+  pass(11);
+  touch('I let go, it did not catch');
+  expect(screen.getByText('The starter cools. Try 1 of 2 is done.')).toBeTruthy();
+  pass(119);
+  expect(screen.getByRole('button', { name: 'I crank again' }).getAttribute('aria-disabled')).toBe(
+    'true',
+  );
+  pass(2);
+  touch('I crank again');
+  touch('I let go, it did not catch');
+  expect(screen.getByRole('alert').textContent).toMatch(/did not catch in 2 tries/);
 });

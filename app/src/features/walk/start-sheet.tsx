@@ -1,13 +1,12 @@
 import {
   beginStart,
-  MOST_TRIES,
   onStart,
   startClock,
   START_GATES,
-  START_LIMITS,
   type EngineStart,
   type StartAct,
   type StartGate,
+  type StartLimits,
 } from '@nazar/core/walking';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -16,6 +15,8 @@ import { useWords } from '@/i18n';
 import { stopwatch, useStopwatch } from './use-tick';
 
 interface StartSheetProps {
+  /** What the card of the unit allows. */
+  readonly limits: StartLimits;
   /** It idles, with its oil pressure. */
   readonly onRuns: () => void;
   /** No oil pressure: it was shut down. */
@@ -29,14 +30,14 @@ const isGate = (at: EngineStart['at']): at is StartGate =>
   (START_GATES as readonly string[]).includes(at);
 
 /** The start of the engine, step by step: gates, limited cranking with a rest, oil pressure within its seconds or shut down. */
-export function StartSheet({ onRuns, onShut, onReport, onClose }: StartSheetProps) {
+export function StartSheet({ limits, onRuns, onShut, onReport, onClose }: StartSheetProps) {
   const t = useWords();
   const [start, setStart] = useState<EngineStart>(beginStart);
   const timed = start.at === 'cranking' || start.at === 'resting' || start.at === 'pressure';
   const now = useStopwatch(timed);
-  const clock = startClock(start, now);
+  const clock = startClock(start, now, limits);
   const act = (what: StartAct) => {
-    const next = onStart(start, what, stopwatch());
+    const next = onStart(start, what, stopwatch(), limits);
     setStart(next);
     if (next.at === 'idling') onRuns();
     if (next.at === 'shut-down') onShut();
@@ -63,9 +64,7 @@ export function StartSheet({ onRuns, onShut, onReport, onClose }: StartSheetProp
           {t(`start.gates.${start.at}.ask`)}
         </Heading>
       ) : null}
-      {start.at === 'ready' ? (
-        <Body>{t('start.ready', { seconds: START_LIMITS.crank })}</Body>
-      ) : null}
+      {start.at === 'ready' ? <Body>{t('start.ready', { seconds: limits.crank })}</Body> : null}
       {start.at === 'cranking' ? (
         <>
           <Heading level={2}>{t('start.cranking')}</Heading>
@@ -77,14 +76,14 @@ export function StartSheet({ onRuns, onShut, onReport, onClose }: StartSheetProp
         </>
       ) : null}
       {start.at === 'resting' ? (
-        <Body>{t('start.rest', { tries: start.tries, most: MOST_TRIES })}</Body>
+        <Body>{t('start.rest', { tries: start.tries, most: limits.tries })}</Body>
       ) : null}
       {start.at === 'pressure' ? (
         <>
           <Heading level={2}>{t('start.pressure')}</Heading>
           {clock?.over ? (
             <Body role="alert" className="font-thick text-vermilion">
-              {t('start.pressureLate', { seconds: START_LIMITS.pressure })}
+              {t('start.pressureLate', { seconds: limits.pressure })}
             </Body>
           ) : null}
         </>
@@ -101,7 +100,7 @@ export function StartSheet({ onRuns, onShut, onReport, onClose }: StartSheetProp
       {start.at === 'stopped' ? (
         <Body role="alert" className="font-thick">
           {start.because === 'not-caught'
-            ? t('start.notStarting')
+            ? t('start.notStarting', { count: limits.tries })
             : t(`start.gates.${start.because}.no`)}
         </Body>
       ) : null}

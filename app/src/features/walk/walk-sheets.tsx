@@ -3,7 +3,7 @@ import type { UnreadRepair } from '@nazar/core/grading';
 import type { InstanceAssessment } from '@nazar/core/inspection';
 import type { UnitHabit } from '@nazar/core/quantity';
 import type { CheckInstance } from '@nazar/core/rig';
-import { callLamps, valueOf } from '@nazar/core/walking';
+import { callLamps, startLimitsOf, valueOf } from '@nazar/core/walking';
 import type { ComponentProps } from 'react';
 import type { Walk } from '@/state/walk';
 import { CannotSheet } from './cannot-sheet';
@@ -156,6 +156,7 @@ export function WalkSheets(props: WalkSheetsProps) {
     case 'start':
       return (
         <StartSheet
+          limits={startLimitsOf(rig.units[0].unit.specification)}
           onRuns={props.onStarted}
           onShut={props.onShut}
           onReport={props.onReportStart}

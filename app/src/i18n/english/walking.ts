@@ -345,7 +345,7 @@ export const walking = {
     inTime: 'It came in time, I was late to touch',
     idling: 'It idles. Oil pressure came in time.',
     idlingNext: 'Let it warm at idle. The air builds up meanwhile.',
-    notStarting: 'It did not catch three times. Leave the starter alone and report it.',
+    notStarting: 'It did not catch in {{count}} tries. Leave the starter alone and report it.',
     shut: 'Shut down. No oil pressure: it is not started again.',
     begin: 'Start step by step',
     report: 'Report what is wrong',

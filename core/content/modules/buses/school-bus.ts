@@ -282,6 +282,8 @@ export const schoolBus: Module = module({
   specification: [
     ...chassisSpecification,
     { id: 'passengerSeats', title: 'Seats for passengers', kind: 'count' },
+    { id: 'cabinLow', title: 'Air among the seats, lowest', kind: 'temperature' },
+    { id: 'cabinHigh', title: 'Air among the seats, highest', kind: 'temperature' },
   ],
   zones: [
     ...chassisZones(measures),

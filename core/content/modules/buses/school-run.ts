@@ -4,6 +4,7 @@ import type { Check } from '../../../catalogue';
 const exits = faultsOf('emergency', ['passengers']);
 const place = faultsOf('driver-place', ['passengers']);
 const records = faultsOf('records', ['passengers']);
+const heating = faultsOf('body', ['passengers']);
 const warning = faultsOf('warning', ['passengers']);
 
 /** What belongs to the run itself: its book, its boards, who looks after the children, and the exits as they are left. */
@@ -34,6 +35,50 @@ export function schoolRunChecks(P: string): Check[] {
       symptoms: [place.stops('out-of-reach', 'One of them is not reached')],
       fixes: { 'out-of-reach': ['Set seat and column again'] },
       why: 'Whoever leans for the red lamps looks away from the children.',
+    }),
+    check({
+      id: `${P}.cabin-temperature`,
+      title: 'Read the air temperature at the last row before the first child',
+      partName: 'Air temperature among the seats',
+      zone: 'last-row',
+      method: 'look',
+      phases: ['under-way'],
+      seconds: 6,
+      criterion: 'In the band of the card, at the last row as in front.',
+      reading: {
+        kind: 'temperature',
+        ask: 'Air at the last row',
+        required: false,
+        byCard: true,
+        plausible: [-40, 60, '°C'],
+        uncertainty: [0.5, '°C'],
+        bands: [
+          {
+            side: 'below',
+            limit: { from: 'specification', field: 'cabinLow' },
+            symptom: 'cabin-cold',
+          },
+          {
+            side: 'above',
+            limit: { from: 'specification', field: 'cabinHigh' },
+            symptom: 'cabin-hot',
+          },
+        ],
+      },
+      symptoms: [
+        heating.repairs('cabin-cold', 'Colder than the card allows', {
+          worse: [
+            {
+              in: 'freezing',
+              harm: 'stop',
+              because: 'children without coats sit still for an hour',
+            },
+          ],
+        }),
+        heating.repairs('cabin-hot', 'Hotter than the card allows'),
+      ],
+      fixes: { 'cabin-cold': ['Let it warm up'], 'cabin-hot': ['Open the hatches'] },
+      why: 'The driver sits beside the heater and does not feel it.',
     }),
     check({
       id: `${P}.cameras`,
