@@ -192,6 +192,13 @@ export const LIST_SHORT = 'list-short';
 /** The symptom of a fault that no list names: it is told in words. */
 export const SOMETHING_ELSE = 'something-else';
 
+/**
+ * Where a check stands when a machine is used: the place first, then the machine as it stands, its start, its set-up, its trials, the
+ * work, and how it is put away.
+ */
+export const USE_STEPS = ['survey', 'look', 'start', 'set-up', 'trial', 'work', 'stow'] as const;
+export type UseStep = (typeof USE_STEPS)[number];
+
 /** What a check must come before: the first start, the first roll, any movement of the part that it belongs to, everything else. */
 export const PRECEDED = ['engine-start', 'rolling', 'movement', 'everything'] as const;
 export type Preceded = (typeof PRECEDED)[number];

@@ -16,6 +16,7 @@ import type {
   Round,
   Supply,
   System,
+  UseStep,
   VehicleChange,
   VehicleClass,
 } from './terms';
@@ -224,6 +225,8 @@ export interface Check {
   readonly partOf?: readonly string[];
   /** What must not happen before it was made. */
   readonly precedes?: readonly Preceded[];
+  /** Of which machine it is, and where it stands in the use of it; without it nothing is said of that. */
+  readonly use?: { readonly of: string; readonly step: UseStep };
   /** Air that it wants when it begins, and what it leaves in the tanks; psi. */
   readonly air?: { readonly atLeast?: number; readonly leaves?: number };
   /** Called sound, this has been done to the vehicle. */

@@ -16,6 +16,7 @@ import {
   type PowerSource,
   type Round,
   type System,
+  type UseStep,
   Caution,
   Check,
   ContentsItem,
@@ -36,6 +37,8 @@ type CheckDraft = Pick<
   Partial<Check> & {
     /** Every check of ours has the noun of its part. */
     readonly partName: string;
+    /** Where it stands in the use of its machine, where that does not follow from what it moves and needs. */
+    readonly inUse?: UseStep;
     /** How a driver puts a symptom right on the spot, by the id of the symptom: what wipes a lens does not mend a broken one. */
     readonly fixes?: Readonly<Record<string, readonly string[]>>;
   };
@@ -44,7 +47,7 @@ type CheckDraft = Pick<
  * A check with the usual values: before work, no helper, nothing needed.
  * @throws {RangeError} where a fix is of a symptom that the check does not have
  */
-export function check({ fixes = {}, ...draft }: CheckDraft): Check {
+export function check({ fixes = {}, inUse, ...draft }: CheckDraft): Check {
   for (const id of Object.keys(fixes))
     if (!draft.symptoms.some((each) => each.id === id))
       throw new RangeError(
@@ -55,6 +58,7 @@ export function check({ fixes = {}, ...draft }: CheckDraft): Check {
     needs: [],
     helper: 'none',
     cautions: [],
+    ...(inUse && { use: { of: '', step: inUse } }),
     ...draft,
     symptoms: draft.symptoms.map((each) =>
       Object.hasOwn(fixes, each.id) ? { ...each, fixes: fixes[each.id] } : each,
@@ -129,7 +133,7 @@ type ModuleDraft = Pick<
 
 /** A module with the usual values: unpowered, nothing carried, nothing asked for. */
 export function module({ apart = [], machine = {}, ...draft }: ModuleDraft): Module {
-  const checks = withParts(withReach(draft), draft.build, apart, machine);
+  const checks = withUse(withParts(withReach(draft), draft.build, apart, machine), draft.id);
   return {
     powered: false,
     airBrakes: false,
@@ -228,6 +232,40 @@ function withParts(
       ? check
       : { ...check, partOf: parts },
   );
+}
+
+/** Something runs, or stands otherwise than it is parked: whoever looks at it so looks after the set-up. */
+const RUNNING_OR_OUT: ReadonlySet<Need> = new Set([
+  'engine-idling',
+  'engine-working',
+  'power-take-off',
+  'own-engine-running',
+  'lift-power-on',
+  'lift-door-open',
+  'platform-down',
+  'outriggers-set',
+  'body-raised',
+  'boom-raised',
+]);
+
+/** What is asked before a use has its place in that use. */
+function withUse(checks: readonly Check[], of: string): Check[] {
+  const used = checks.some((check) => check.use || (isOfUse(check) && isTrial(check)));
+  if (!used) return [...checks];
+  return checks.map((check) =>
+    isOfUse(check) ? { ...check, use: { of, step: check.use?.step ?? stepInUse(check) } } : check,
+  );
+}
+
+const isOfUse = ({ phases }: Check) => phases.includes('before-use');
+
+const isTrial = ({ moves, needs }: Check) =>
+  (moves !== undefined && moves.by !== 'hand' && moves.by !== 'electric') ||
+  needs.some((need) => RUNNING_OR_OUT.has(need));
+
+function stepInUse(check: Check): UseStep {
+  if (check.does?.includes('own-engine-start')) return 'start';
+  return isTrial(check) ? 'trial' : 'look';
 }
 
 /** What is counted can be short: every check that a list names has the symptom for it. */

@@ -82,7 +82,7 @@ function keyOf(rig: ReturnType<typeof rigOf>, ending: string): string {
 const rulesOf = (violations: readonly { readonly rule: NeverNumber }[]) =>
   [...new Set(violations.map(({ rule }) => rule))].sort((one, other) => one - other);
 
-describe('each of the thirteen, planted by hand, is named', () => {
+describe('each of the fourteen, planted by hand, is named', () => {
   const secured = ['do set-brake', 'do chocks-in'];
 
   it('1: the seat is left with the brake released and no chocks', () => {
@@ -412,6 +412,30 @@ describe('each of the thirteen, planted by hand, is named', () => {
     expect(found.some(({ rule, words }) => rule === 13 && words.includes('in your pocket'))).toBe(
       true,
     );
+  });
+
+  it.each([
+    ['school bus', 'passenger-lift.carry', 'Look over arms, platform and welds'],
+    ['school bus', 'passenger-lift.mat', 'Pace off the clear zone beside the bus'],
+    ['mobile crane', 'mobile-crane.cycle', 'Look for overhead lines in its full reach'],
+    ['mobile crane', 'mobile-crane.stow', 'Lift the anti-two-block weight'],
+    ['ladder truck', 'aerial.set-up', 'Look at the ground where each leg comes down'],
+    ['tractor, semi-trailer, liftgate', 'rail-lift.use', 'Read rated load and operating decals'],
+    ['tractor, transporter, digger', 'digger.unload', 'Walk the ground where it will work'],
+    ['crane truck', 'loader-crane.overload', 'Cones round the reach'],
+  ])('14: of a %s, %s is made before anybody has done this: %s', (name, first, other) => {
+    const found = walked(name, 'before-use', [`check ${first}`]);
+    expect(found.some(({ rule, words }) => rule === 14 && words.includes(other))).toBe(true);
+  });
+
+  it('14: what was looked at is held against nobody', () => {
+    const rig = rigOf('ladder truck', 'before-use');
+    const looked = rig.instances.filter(({ check }) => /survey|lamps\.first/.test(check.id));
+    const found = walked('ladder truck', 'before-use', [
+      ...looked.map(({ check }) => `check ${check.id}`),
+      'check aerial.set-up',
+    ]);
+    expect(found.filter(({ rule }) => rule === 14)).toEqual([]);
   });
 });
 

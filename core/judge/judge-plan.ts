@@ -3,6 +3,7 @@ import type { CheckInstance, Rig } from '../rig';
 import { NEVER, type NeverNumber, type Violation } from './never';
 import { readCaution, speaksToReach, type CautionedState } from './read-caution';
 import { findStepsBreaches } from './read-steps';
+import { BEFORE_IT, readUse } from './read-use';
 import { readCheck, readsAsCarrying, type ReadCheck } from './read-check';
 import { Standing, type Beginning, type UnitState } from './standing';
 
@@ -30,12 +31,14 @@ export interface JudgedWalk {
   }[];
   /** Checks that were made before. */
   readonly done?: ReadonlySet<string>;
+  /** Checks that the driver has left out, with a reason: what is put away is put away all the same. */
+  readonly leftOut?: ReadonlySet<string>;
   /** Nothing is said of how it ends: the acts are only a part of a walk. */
   readonly open?: boolean;
 }
 
 /**
- * Every breach of the thirteen rules in a walk, found by following it act by act with a state of its own and its own reading of
+ * Every breach of the fourteen rules in a walk, found by following it act by act with a state of its own and its own reading of
  * what each check does. Neither the planner nor what content says of its own needs is asked.
  */
 export function judgePlan(walk: JudgedWalk): Violation[] {
@@ -44,6 +47,10 @@ export function judgePlan(walk: JudgedWalk): Violation[] {
   if (!walk.open) follower.end();
   return follower.violations;
 }
+
+/** Equipment of a unit, by the first word of the ids of its checks; what secures a chair belongs to the lift. */
+const machineOf = ({ check }: CheckInstance) =>
+  check.id.split('.')[0].replace(/^securement$/, 'passenger-lift');
 
 class Follower {
   readonly violations: Violation[] = [];
@@ -130,8 +137,27 @@ class Follower {
     if (read.cycle || read.movedBy) this.judgeHelper(instance, read);
     this.judgeCautions(instance, read, state);
     this.judgeFailed(instance, read, at);
+    if (this.walk.phase === 'before-use') this.judgeUse(instance);
     if (read.cold && this.stand.engine)
       this.breach(3, key, 'it is looked at cold with the engine on');
+  }
+
+  private judgeUse(instance: CheckInstance): void {
+    const { rig, done, leftOut } = this.walk;
+    const part = this.partOfUse(instance);
+    for (const other of rig.instances) {
+      if (other.unit.id !== instance.unit.id || other.key === instance.key) continue;
+      if (machineOf(other) !== machineOf(instance)) continue;
+      if (this.madeAt.has(other.key) || done?.has(other.key)) continue;
+      if (part === 'putting away' && leftOut?.has(other.key)) continue;
+      if (BEFORE_IT[part].includes(this.partOfUse(other)))
+        this.breach(14, instance.key, `it is made before ${other.check.title}`);
+    }
+  }
+
+  private partOfUse(instance: CheckInstance) {
+    const by = this.read.get(instance.key)?.movedBy;
+    return readUse(instance, this.walk.rig, by !== undefined && by !== 'the hand');
   }
 
   private hasAir({ unit }: CheckInstance): boolean {

@@ -16,6 +16,7 @@ export const NEVER = {
   11: 'The walk does not end ready to leave, or parked and secured',
   12: 'A helper is in the clear zone of what moves',
   13: 'A caution on the screen is broken on the same screen',
+  14: 'A machine is used before the place and the machine were looked over, or put away before all of it was tried',
 } as const;
 
 export type NeverNumber = keyof typeof NEVER;

@@ -3,6 +3,7 @@ import {
   comesFirst,
   cycles,
   decidesStopping,
+  isEarlierInUse,
   layoutOf,
   looksStowed,
   orderWalk,
@@ -52,6 +53,7 @@ export type Rule =
   | 'start'
   | 'stopping'
   | 'stowed'
+  | 'use'
   | 'tests'
   | 'wash'
   | 'way'
@@ -90,7 +92,10 @@ export function cutIntoBlocks(
     for (const instance of instances) {
       const requirement = requirementOf(instance.check);
       // Tests of the brakes follow one another as they stand in the catalogue.
-      const name = zone.round === 'brakes' ? instance.key : groupOf(instance, requirement);
+      const name =
+        zone.round === 'brakes'
+          ? instance.key
+          : groupOf(instance, requirement, outset.phase === 'before-use');
       const group = groups.get(name);
       if (group) group.instances.push(instance);
       else groups.set(name, { requirement, instances: [instance] });
@@ -113,12 +118,13 @@ export function cutIntoBlocks(
 }
 
 /** What is done together has the same needs, and the same place in every order. */
-function groupOf({ check }: CheckInstance, requirement: Requirement): string {
+function groupOf({ check }: CheckInstance, requirement: Requirement, isUse: boolean): string {
   return [
     nameOf(requirement),
     WET_AND_GREASY.get(check.method) ?? '',
     ...(check.precedes ?? []).map((each) => `before:${each}`),
     // A cycle stands for itself: what it undoes is looked at before it.
+    isUse && check.use ? `use:${check.use.of}:${check.use.step}` : '',
     check.moves && check.moves.by !== 'hand' ? `moves:${check.moves.part}` : '',
   ]
     .filter((part) => part !== '')
@@ -230,6 +236,8 @@ function rulesOf(
       if (b.cycles.some((part) => a.stowedParts.has(part))) return 'stowed';
     if (b.upsets && one.zone.unit.id === other.zone.unit.id)
       if (one.instances.some(({ check }) => upsetBy(other, stillParts(check)))) return 'stowed';
+    if (outset.phase === 'before-use' && one.zone.unit.id === other.zone.unit.id)
+      if (isEarlierBlock(one, other)) return 'use';
     if (one.zone.round === 'brakes' && other.zone.round === 'brakes' && !one.act && !other.act)
       return oneAt < otherAt ? 'tests' : undefined;
     if (a.washes && b.greases && !b.washes)
@@ -261,6 +269,10 @@ function rulesOf(
   };
   return { ruleOf, standing: traits.map(({ standing }) => standing) };
 }
+
+/** All checks of a block stand at the same place in the use of a machine. */
+const isEarlierBlock = ({ instances: [one] }: Block, { instances: [other] }: Block) =>
+  one !== undefined && other !== undefined && isEarlierInUse(one.check, other.check);
 
 const upsetBy = ({ instances }: Block, parts: readonly string[]) =>
   instances.some(({ check: { moves } }) => moves && parts.includes(moves.part));

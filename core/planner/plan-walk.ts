@@ -182,6 +182,7 @@ const STRONGER = new Set<Rule>([
   'start',
   'stopping',
   'stowed',
+  'use',
   'tests',
   'wash',
 ]);

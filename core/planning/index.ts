@@ -10,6 +10,7 @@ export {
   cycles,
   decidesStopping,
   findEarlier,
+  isEarlierInUse,
   looksStowed,
   stillParts,
   precedesStart,

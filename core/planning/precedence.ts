@@ -1,4 +1,4 @@
-import type { Check } from '../catalogue';
+import { USE_STEPS, type Check, type Phase } from '../catalogue';
 import type { CheckInstance, Rig } from '../rig';
 
 /** Needs that say how something lies when nobody works with it: whoever looks at it so, looks whether it is stowed. */
@@ -32,23 +32,37 @@ export const cycles = ({ moves }: Check) =>
 export const travels = ({ moves }: Check) => moves?.part === 'travel';
 export const rolls = ({ needs }: Check) => needs.includes('rolls');
 
+const placeInUse = ({ use }: Check) => (use ? USE_STEPS.indexOf(use.step) : -1);
+
+/**
+ * Before a use: whether one check comes before the other of the same machine. Place and machine as they stand are looked at in any
+ * order; what moves, sets up, carries or puts away has its place.
+ */
+export const isEarlierInUse = (one: Check, other: Check): boolean =>
+  one.use !== undefined &&
+  one.use.of === other.use?.of &&
+  placeInUse(other) > USE_STEPS.indexOf('look') &&
+  placeInUse(one) < placeInUse(other);
+
 /** Why a check must wait for another one. */
-export type WaitsBecause = 'aboard' | 'stopping' | 'stowed' | 'driven';
+export type WaitsBecause = 'aboard' | 'stopping' | 'stowed' | 'driven' | 'use';
 
 /**
  * What must have been answered before a check may be made, wherever the driver goes meanwhile.
  * @param open whether a check has no answer yet
+ * @param phase of the walk, where it is known
  */
 export function findEarlier(
   instance: CheckInstance,
   { instances }: Pick<Rig, 'instances'>,
   open: (instance: CheckInstance) => boolean,
+  phase: Phase | undefined,
 ): { readonly instance: CheckInstance; readonly because: WaitsBecause } | undefined {
   const { check, unit, key } = instance;
   const part = cycles(check);
   for (const other of instances) {
     if (other.key === key || !open(other)) continue;
-    const because = whyEarlier(other, instance, part);
+    const because = whyEarlier(other, instance, part, phase);
     const own = other.unit.id === unit.id;
     if (because && (own || because === 'stopping' || because === 'aboard'))
       return { instance: other, because };
@@ -60,11 +74,13 @@ function whyEarlier(
   { check: other }: CheckInstance,
   { check }: CheckInstance,
   part: string | undefined,
+  phase: Phase | undefined,
 ): WaitsBecause | undefined {
   if (comesFirst(other) && !comesFirst(check)) return 'aboard';
   if (rolls(check) && decidesStopping(other) && !rolls(other)) return 'stopping';
   if (part !== undefined && looksStowed(other) && other.partOf?.includes(part)) return 'stowed';
   if (check.moves && stillParts(other).includes(check.moves.part)) return 'stowed';
   if (travels(check) && !travels(other)) return 'driven';
+  if (phase === 'before-use' && isEarlierInUse(other, check)) return 'use';
   return undefined;
 }

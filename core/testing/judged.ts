@@ -85,7 +85,7 @@ export function beginningOf(rig: Rig, phase: Phase, now: StandingNow): Beginning
   };
 }
 
-/** Every breach of the thirteen rules in a plan. */
+/** Every breach of the fourteen rules in a plan. */
 export function violationsOf(
   plan: Pick<Plan, 'stops' | 'happenings'>,
   rig: Rig,

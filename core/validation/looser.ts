@@ -66,6 +66,7 @@ const SAID = {
   moves: 'what moves',
   partOf: 'what it is part of',
   precedes: 'what it comes before',
+  use: 'its place in the use of the machine',
   air: 'the air',
 } as const;
 
@@ -81,7 +82,7 @@ function findLooserAsking(check: Check, other: Check): Fault[] {
     faults.push({ code: 'reading-optional' });
   if (toText(check.does ?? []) !== toText(other.does ?? []))
     faults.push({ code: 'not-as-it-ships', field: 'what it does to the vehicle' });
-  for (const field of ['moves', 'partOf', 'precedes', 'air'] as const)
+  for (const field of ['moves', 'partOf', 'precedes', 'use', 'air'] as const)
     if (toText(check[field] ?? null) !== toText(other[field] ?? null))
       faults.push({ code: 'not-as-it-ships', field: `what it says of ${SAID[field]}` });
   if (toText(check.offers ?? []) !== toText(other.offers ?? []))

@@ -16,6 +16,7 @@ import {
   ROUNDS,
   SUPPLIES,
   SYSTEMS,
+  USE_STEPS,
   VEHICLE_CHANGES,
   VEHICLE_CLASSES,
 } from '../catalogue';
@@ -186,6 +187,15 @@ export const checkSchema = object({
       .oneOf([...PRECEDED])
       .required(),
   ),
+  use: object({
+    of: id().required(),
+    step: string()
+      .oneOf([...USE_STEPS])
+      .required(),
+  })
+    .noUnknown()
+    .default(undefined)
+    .optional(),
   air: object({
     atLeast: number().min(0).max(130),
     leaves: number().min(0).max(130),

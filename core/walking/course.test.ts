@@ -148,6 +148,7 @@ describe('what a fault forbids', () => {
       'rail-lift.platform.surface',
       'rail-lift.cart-stops',
       'rail-lift.switches',
+      'rail-lift.slide-height',
       'rail-lift.cycle',
     ]);
   });

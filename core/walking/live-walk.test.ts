@@ -20,11 +20,13 @@ import {
 interface Walked {
   readonly acts: JudgedAct[];
   readonly failed: NonNullable<JudgedWalk['failed']>[number][];
+  /** What the phone forbids, and nobody makes. */
+  readonly leftOut: Set<string>;
 }
 
 /**
  * A driver who goes wherever the dice say, does what the phone asks before each check and leaves out what it forbids. Whatever the
- * order and whatever is found, the judge of plans must find none of the thirteen rules broken: they hold in the walk itself, not only
+ * order and whatever is found, the judge of plans must find none of the fourteen rules broken: they hold in the walk itself, not only
  * in the plan.
  * @param everyFault of so many checks that could stop, one does
  */
@@ -39,6 +41,7 @@ function walkAnyhow(
   let now = startsAt + 1000;
   const acts: JudgedAct[] = [];
   const failed: Walked['failed'] = [];
+  const leftOut: Walked['leftOut'] = new Set();
   let couldStop = order[0] ?? 0;
   let atSeat = false;
   const layout = layoutOf(rig);
@@ -120,6 +123,7 @@ function walkAnyhow(
       if (failed.length > 0 && findForbidden(assessed()).has(instance.key)) {
         const payload = { key: instance.key, outcome: 'not-looked', reason: 'Forbidden' } as const;
         log.add('answered', payload, undefined, now);
+        leftOut.add(instance.key);
         return;
       }
       const step = nextStep({ instance, rig, inspection, state, tags: new Set(), now });
@@ -184,20 +188,21 @@ function walkAnyhow(
     if (!first) break;
     move(first.change, first.unitId);
   }
-  return { acts, failed };
+  return { acts, failed, leftOut };
 }
 
-const judged = (rig: Rig, phase: Phase, { acts, failed }: Walked): string[] =>
+const judged = (rig: Rig, phase: Phase, { acts, failed, leftOut }: Walked): string[] =>
   judgePlan({
     rig,
     phase,
     acts,
     failed,
+    leftOut,
     beginning: parked(rig, phase),
     buildUpSeconds: USUAL_PACE.airBuildUp,
   }).map(inWords);
 
-it('keeps the thirteen rules wherever the driver goes', () => {
+it('keeps the fourteen rules wherever the driver goes', () => {
   fc.assert(
     fc.property(
       fc.constantFrom(...rigNames),

@@ -207,6 +207,41 @@ it('makes air before it lets the brake go: an engine that runs, then a wait', ()
   expect(stepFor(log, slack, startsAt + 30_000)).toEqual({ kind: 'do', change: 'start' });
 });
 
+describe('before a use', () => {
+  const bus = rigOf('school bus', 'before-use');
+  const asks = (ending: string, phase: 'before-use' | 'pre-trip') => {
+    const log = makeLog();
+    log.add('begun', { ...begunOf(bus), phase });
+    const inspection = fold(walkId, log.events);
+    if (!inspection.begun) throw new Error('not begun');
+    const state = vehicleState(inspection, settingOf(inspection.begun, bus));
+    return nextStep({
+      instance: instanceOf(bus, ending),
+      rig: bus,
+      inspection,
+      state,
+      tags: new Set(),
+      now: later,
+    });
+  };
+
+  it('nobody is carried before place and lift were looked over', () => {
+    expect(asks('passenger-lift.carry', 'before-use')).toMatchObject({
+      kind: 'first',
+      because: 'use',
+    });
+  });
+
+  it('what is only looked at waits for nothing of the use', () => {
+    for (const ending of ['passenger-lift.labels', 'passenger-lift.clear-zone'])
+      expect(asks(ending, 'before-use')).not.toMatchObject({ because: 'use' });
+  });
+
+  it('the order of a use is no matter of another walk', () => {
+    expect(asks('passenger-lift.carry', 'pre-trip')).not.toMatchObject({ because: 'use' });
+  });
+});
+
 describe('before anything rolls', () => {
   const crane = rigOf('crane truck');
   const [{ unit }] = crane.units;

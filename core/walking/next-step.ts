@@ -105,6 +105,7 @@ function earlier(request: StepRequest): NextStep | undefined {
     instance,
     rig,
     ({ key, unit }) => !answers.has(key) && !course.dropped.has(unit.id),
+    inspection.begun?.phase,
   );
   return found && toFirst(found.instance, found.because);
 }

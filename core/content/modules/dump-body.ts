@@ -341,6 +341,7 @@ const checks: Check[] = [
 
   check({
     id: 'dump.lines',
+    inUse: 'survey',
     title: 'Look up for lines and branches where it will tip',
     partName: 'Overhead lines',
     zone: 'driver-side',

@@ -348,6 +348,7 @@ const checks: Check[] = [
   }),
   check({
     id: 'combi.lines',
+    inUse: 'survey',
     title: 'Look up for lines and branches where it will be raised',
     partName: 'Overhead lines',
     zone: 'driver-side',

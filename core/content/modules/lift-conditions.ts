@@ -10,6 +10,7 @@ const powered = ['parking-brake-set', 'chocked', 'lift-power-on', 'area-clear'] 
 export const liftConditionChecks: readonly Check[] = [
   check({
     id: 'passenger-lift.power-switch',
+    inUse: 'start',
     title: 'Key on: switch the lift on and off and look at its lamp',
     partName: 'Power switch and lamp of the lift',
     zone: 'lift-controls',
@@ -107,6 +108,7 @@ export const liftConditionChecks: readonly Check[] = [
   }),
   check({
     id: 'passenger-lift.door.unlatched',
+    inUse: 'stow',
     title: 'Unhook the door before it is shut',
     partName: 'Holder of the lift door',
     zone: 'lift-door',

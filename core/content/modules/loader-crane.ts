@@ -350,6 +350,7 @@ const checks: Check[] = [
 
   check({
     id: 'loader-crane.load',
+    inUse: 'survey',
     title: 'Know the mass, read the chart at its radius',
     partName: 'Mass, radius and chart',
     zone: 'crane-controls',
@@ -368,6 +369,7 @@ const checks: Check[] = [
   }),
   check({
     id: 'loader-crane.ground',
+    inUse: 'survey',
     title: 'Look at the ground where each leg comes down, and lay the pads',
     partName: 'Ground and pads',
     zone: 'curb-side',
@@ -381,6 +383,7 @@ const checks: Check[] = [
   }),
   check({
     id: 'loader-crane.lines',
+    inUse: 'survey',
     title: 'Look for overhead lines in the full reach of the boom',
     partName: 'Overhead lines',
     zone: 'driver-side',
@@ -395,6 +398,7 @@ const checks: Check[] = [
   }),
   check({
     id: 'loader-crane.keep-out',
+    inUse: 'survey',
     title: 'Cones round the reach; agree on signals with who guides it',
     partName: 'Keep-out and signals',
     zone: 'curb-side',

@@ -346,6 +346,7 @@ const checks: Check[] = [
   }),
   check({
     id: 'passenger-lift.clear-zone',
+    inUse: 'survey',
     title: 'Pace off the clear zone beside the bus',
     partName: 'Clear zone of the lift',
     zone: 'lift-door',
@@ -438,6 +439,7 @@ const checks: Check[] = [
   }),
   check({
     id: 'securement.angle',
+    inUse: 'stow',
     title: 'Hold the angle gauge to each strap of the chair',
     partName: 'Angle of the tie-down',
     zone: 'aisle',

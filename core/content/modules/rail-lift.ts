@@ -94,7 +94,6 @@ const rail: Check[] = [
     partName: 'Sliding height',
     zone: 'lift-controls',
     method: 'operate',
-    phases: ['before-use'],
     moves: moved('platform', 'lift-power', ['lift-gate']),
     needs: ['lift-power-on', 'parking-brake-set', 'area-clear', 'empty'],
     seconds: 15,

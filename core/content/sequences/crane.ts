@@ -33,6 +33,7 @@ export function setUpSequences(of: SetUp): Sequence[] {
   return [
     sequence({
       id: `${prefix}.set-up`,
+      inUse: 'set-up',
       title: `Set ${of.what} up`,
       partName: 'Set-up',
       zone,
@@ -149,6 +150,7 @@ export function setUpSequences(of: SetUp): Sequence[] {
     }),
     sequence({
       id: `${prefix}.stow`,
+      inUse: 'stow',
       title: `Stow ${of.what} for the road`,
       partName: 'Stowing for the road',
       zone,

@@ -64,6 +64,7 @@ export const unloadRidden = (P: string): Procedure =>
 export const loadRidden = (P: string): Sequence =>
   sequence({
     id: `${P}.load`,
+    inUse: 'stow',
     title: 'Onto the trailer and tied down',
     partName: 'Loading and tying down',
     zone: 'machine-controls',
@@ -137,6 +138,7 @@ const crush = caution(
 export const unloadLed = (P: string): Sequence =>
   sequence({
     id: `${P}.unload`,
+    inUse: 'work',
     title: 'Lead it off the trailer',
     partName: 'Leading off the trailer',
     zone: 'machine-controls',

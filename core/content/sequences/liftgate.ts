@@ -26,6 +26,7 @@ export function liftgateSequences({ prefix, unfold, fold, transit }: Liftgate): 
   return [
     sequence({
       id: `${prefix}.arrival`,
+      inUse: 'set-up',
       title: 'Arrive: place the truck, open the lift',
       partName: 'Lift on arrival',
       zone: 'lift-controls',
@@ -107,6 +108,7 @@ export function liftgateSequences({ prefix, unfold, fold, transit }: Liftgate): 
     }),
     sequence({
       id: `${prefix}.use`,
+      inUse: 'work',
       title: 'Lower a load, stops up, and bring the platform back',
       partName: 'Lift in use',
       zone: 'lift-controls',
@@ -153,6 +155,7 @@ export function liftgateSequences({ prefix, unfold, fold, transit }: Liftgate): 
     }),
     sequence({
       id: `${prefix}.departure`,
+      inUse: 'stow',
       title: 'Leave: fold the lift, latch it, look round',
       partName: 'Lift on departure',
       zone: 'lift-controls',

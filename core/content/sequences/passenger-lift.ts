@@ -12,6 +12,7 @@ const traffic = caution('WARNING', 'Stay out of the traffic side; hazard lamps o
 /** Everybody who is lifted: arrival, ride up, four straps and a belt. */
 export const CARRY_PASSENGER: Sequence = sequence({
   id: 'passenger-lift.carry',
+  inUse: 'work',
   title: 'Lift a passenger aboard and secure the chair',
   partName: 'Passenger carried',
   zone: 'lift-controls',

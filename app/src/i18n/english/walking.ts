@@ -246,6 +246,7 @@ export const walking = {
     aboard: 'Whoever may still be aboard is looked for before anything else.',
     stopping: 'It decides whether the vehicle can stop. Nothing rolls before.',
     stowed: 'The cycle undoes what is looked at there. Afterwards nobody can tell how it stood.',
+    use: 'The place and the machine are looked over before it is used, and it is put away last.',
     driven: 'A machine drives off only when all of it was looked at.',
     'lamp-test': 'The warning lamps are watched with the key on, before the first start.',
     'cab-ready': 'Pedals, seat, belt and mirrors are right before the engine runs.',

@@ -121,6 +121,28 @@ export function aerialStationChecks(P: string): Check[] {
       why: 'A degree at the turntable is a metre at the tip.',
     }),
     check({
+      id: `${P}.survey`,
+      inUse: 'survey',
+      title: 'Look at the ground where each leg comes down, and look up for lines',
+      partName: 'Ground and lines at the set-up',
+      zone: 'aerial-controls',
+      method: 'look',
+      phases: ['before-use'],
+      seconds: 25,
+      criterion:
+        'Firm, no cover, drain or cellar under a pad; slope within the card; lines and branches clear of the whole sweep.',
+      symptoms: [
+        aerial.stops('ground-soft', 'Soft, hollow or too steep'),
+        aerial.stops('lines-near', 'A line within reach of the ladder'),
+        aerial.repairs('branches', 'Branches in the sweep', { condition: 'Set it up elsewhere.' }),
+      ],
+      fixes: { branches: ['Set up where it is clear'] },
+      cautions: [
+        caution('DANGER', 'Keep the distance from power lines that the law and their owner name.'),
+      ],
+      why: 'Once it is up, the ground is what it stands on and the line is what it falls into.',
+    }),
+    check({
       id: `${P}.lamps.first`,
       title: 'Switch on the lamps of ladder and legs before anything moves',
       partName: 'Lamps of ladder and legs',

@@ -279,6 +279,7 @@ const own: Check[] = [
   }),
   check({
     id: `${P}.level`,
+    inUse: 'trial',
     title: 'Read the level meter',
     partName: 'Level meter',
     zone: 'crane-controls',
@@ -359,6 +360,7 @@ const own: Check[] = [
   }),
   check({
     id: `${P}.ground`,
+    inUse: 'survey',
     title: 'Look at the ground where it will stand',
     partName: 'Ground of the set-up',
     zone: 'curb-side',
@@ -372,6 +374,7 @@ const own: Check[] = [
   }),
   check({
     id: `${P}.lines`,
+    inUse: 'survey',
     title: 'Look for overhead lines in its full reach',
     partName: 'Overhead lines',
     zone: 'curb-side',

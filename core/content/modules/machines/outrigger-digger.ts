@@ -54,6 +54,7 @@ const checks: Check[] = [
   }),
   check({
     id: `${P}.slope.wide`,
+    inUse: 'survey',
     title: 'Measure the slope of the way, tracks wide',
     partName: 'Slope, tracks wide',
     zone: 'machine',
@@ -82,6 +83,7 @@ const checks: Check[] = [
   }),
   check({
     id: `${P}.slope.narrow`,
+    inUse: 'survey',
     title: 'Measure the slope where it must go narrow',
     partName: 'Slope, tracks narrow',
     zone: 'machine',

@@ -71,6 +71,29 @@ const checks: Check[] = [
     why: 'They are half its price.',
   }),
   check({
+    id: `${P}.ground`,
+    inUse: 'survey',
+    title: 'Walk the ground where it will work, and look up for lines',
+    partName: 'Ground and lines at the place of work',
+    zone: 'machine',
+    method: 'look',
+    phases: ['before-use'],
+    seconds: 40,
+    criterion:
+      'Carries it; no edge, pipe or cable unmarked; lines far enough away; nobody in the swing; a way out.',
+    symptoms: [
+      stops('ground-soft', 'Soft, undermined or too near an edge'),
+      stops('services-unmarked', 'Pipes or cables not marked'),
+      stops('lines-near', 'A line within reach of boom or bucket'),
+      repairs('people-near', 'People in the swing', { condition: 'Fence it off first.' }),
+    ],
+    fixes: { 'people-near': ['Fenced off'] },
+    cautions: [
+      caution('DANGER', 'Keep the distance from power lines that the law and their owner name.'),
+    ],
+    why: 'Ground that gives way and a line overhead kill more than any fault of the machine.',
+  }),
+  check({
     id: `${P}.boom`,
     title: 'Look over boom, stick and bucket pins',
     partName: 'Boom, stick and bucket pins',
@@ -276,6 +299,7 @@ const checks: Check[] = [
   }),
   check({
     id: `${P}.unload`,
+    inUse: 'work',
     title: 'Drive it off',
     partName: 'Unloading',
     zone: 'machine-controls',
@@ -296,6 +320,7 @@ const checks: Check[] = [
   }),
   check({
     id: `${P}.two-speed`,
+    inUse: 'work',
     title: 'Travel in low, then high',
     partName: 'Travel speeds',
     zone: 'machine-controls',
