@@ -336,6 +336,23 @@ export async function goToCheckAt(page: Page, stop: RegExp, title: RegExp): Prom
     await first.click();
     await answerOne(page);
   }
+  throw new Error(`Too much comes before ${title.source}.`);
+}
+
+/** Walks by the plan, answering whatever comes before it, until this check is asked. */
+export async function walkToCheck(page: Page, title: RegExp): Promise<void> {
+  for (let count = 0; count < 200; count += 1) {
+    if (await page.getByTestId('next-stop').count()) {
+      await page.getByTestId('next-stop').click();
+      continue;
+    }
+    if (await page.getByTestId('next-check').count()) await page.getByTestId('next-check').click();
+    await takeSteps(page);
+    if (await page.getByTestId('next-stop').count()) continue;
+    if (title.test(await currentCheck(page))) return;
+    await answerOne(page);
+  }
+  throw new Error(`The walk never asked for ${title.source}.`);
 }
 
 /** Goes to a check of this stop by its words, and does what comes before it. */
