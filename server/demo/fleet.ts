@@ -37,6 +37,8 @@ const FIGURES: Readonly<Record<string, number>> = {
   cabinLow: toSi(15, '°C'),
   cabinHigh: toSi(30, '°C'),
   clearDistance: 3,
+  windMost: toSi(45, 'km/h'),
+  ropeDiameterLeast: toSi(17.5, 'mm'),
   tieDownAngleLow: toSi(30, '°'),
   tieDownAngleHigh: toSi(60, '°'),
   chargeVoltageLow: 13.4,

@@ -139,6 +139,42 @@ export function schoolRunChecks(P: string): Check[] {
       why: 'One alone does not carry two.',
     }),
     check({
+      id: `${P}.seated`,
+      title: 'See everybody seated before it moves',
+      partName: 'Passengers seated',
+      zone: 'seat',
+      method: 'look',
+      phases: ['under-way'],
+      seconds: 5,
+      criterion: 'Each on a seat, facing forward, aisle and steps free.',
+      symptoms: [
+        exits.repairs('standing', 'Somebody stands, or something lies in the aisle', {
+          condition: 'Not moved before everybody sits.',
+          bars: 'passengers',
+        }),
+      ],
+      fixes: { standing: ['All seated, aisle free'] },
+      why: 'The padded seat back is what holds a child, and only one that sits.',
+    }),
+    check({
+      id: `${P}.railway`,
+      title: 'Railway crossing: stop, door open, look and listen',
+      partName: 'Stop at the railway crossing',
+      zone: 'seat',
+      method: 'listen',
+      phases: ['under-way'],
+      seconds: 10,
+      criterion:
+        'Five to fifteen metres (15 to 50 ft) before the rail, hazard lamps on, silence on board, window and door open, both ways seen, no gear change on the rails.',
+      source: '49 CFR 392.10',
+      symptoms: [
+        exits.repairs('railway-noise', 'Nothing could be heard or seen', {
+          condition: 'Not over it before somebody has looked.',
+        }),
+      ],
+      why: 'A train needs a kilometre to stop, and the bus is as long as the gap.',
+    }),
+    check({
       id: `${P}.brake-before-leaving`,
       title: 'Parking brake on before you leave the seat',
       partName: 'Parking brake at a stop',

@@ -1,3 +1,4 @@
+import { windCheck, windField } from '../../shared/wind';
 import { aerialStationChecks } from './aerial-stations';
 import { greasePoints } from '../../shared/grease';
 import { setUpSequences } from '../../sequences/crane';
@@ -21,6 +22,7 @@ const crush = caution(
 const points = greasePoints('aerialGreasePoints', 'boom', ['aerial']);
 
 const checks: Check[] = [
+  windCheck({ prefix: P, zone: 'aerial-controls', system: 'boom', takes: ['aerial'] }),
   ...hydraulicChecks({
     prefix: P,
     zone: 'jacks-curb',
@@ -466,7 +468,11 @@ export const aerialLadder: Module = module({
   capabilities: ['aerial'],
   mountsOn: { sort: 'superstructure', x: 0.2 },
   requires: ['hydraulics'],
-  specification: [points.field, { id: 'tipLoad', title: 'Rated tip load', kind: 'mass' }],
+  specification: [
+    points.field,
+    { id: 'tipLoad', title: 'Rated tip load', kind: 'mass' },
+    windField,
+  ],
   zones: [
     { id: 'jacks-driver', title: 'Outriggers, driver side', round: 'outside', x: 2.5, y: -2.05 },
     { id: 'jacks-curb', title: 'Outriggers, curb side', round: 'outside', x: 2.5, y: 2.05 },

@@ -1,3 +1,4 @@
+import { windCheck, windField } from '../../shared/wind';
 import { craneCarrierChecks } from './crane-carrier';
 import { setUpSequences } from '../../sequences/crane';
 import {
@@ -201,6 +202,39 @@ const own: Check[] = [
     why: 'It is inspected each shift, as the law says.',
   }),
   check({
+    id: `${P}.rope.month`,
+    title: 'Measure the hoist rope at three places and enter it',
+    partName: 'Diameter of the hoist rope',
+    zone: 'curb-side',
+    method: 'measure',
+    phases: ['monthly'],
+    needs: ['gloves'],
+    seconds: 300,
+    criterion: 'Not thinner anywhere than the card allows; the whole length seen, entry signed.',
+    source: '29 CFR 1926.1413(b)',
+    reading: {
+      kind: 'depth',
+      ask: 'Thinnest place',
+      required: false,
+      byCard: true,
+      plausible: [4, 80, 'mm'],
+      uncertainty: [0.1, 'mm'],
+      bands: [
+        {
+          side: 'below',
+          limit: { from: 'specification', field: 'ropeDiameterLeast' },
+          symptom: 'rope-thin',
+        },
+      ],
+    },
+    symptoms: [
+      rope.stops('rope-thin', 'Thinner than the card allows'),
+      rope.stops('rope-core', 'Thin in one place: the core has gone'),
+      rope.repairs('rope-no-entry', 'No entry of last month'),
+    ],
+    why: 'A rope wears inside. Its diameter is the only thing that tells.',
+  }),
+  check({
     id: `${P}.rope.drum`,
     title: 'Look at the lay on the drum and the end',
     partName: 'Rope lay and end on the drum',
@@ -372,6 +406,7 @@ const own: Check[] = [
     symptoms: [legs.stops('ground-soft', 'Soft, void or near an edge')],
     why: 'Cranes fall because of ground.',
   }),
+  windCheck({ prefix: P, zone: 'curb-side', system: 'boom', takes: ['crane'] }),
   check({
     id: `${P}.lines`,
     inUse: 'survey',
@@ -514,6 +549,8 @@ export const mobileCrane: Module = module({
       kind: 'count',
     },
     { id: 'ropeWiresMost', title: 'Broken wires in one lay, most', kind: 'count' },
+    { id: 'ropeDiameterLeast', title: 'Diameter of the hoist rope, least', kind: 'depth' },
+    windField,
   ],
   zones: [
     ...chassisZones(measures),

@@ -308,6 +308,23 @@ const own: Check[] = [
     why: 'It is in and out of the seat a hundred times a day, and its air is spent each time.',
   }),
   check({
+    id: `${P}.legs-clear`,
+    title: 'See the landing gear clear of the ground before it rolls',
+    partName: 'Landing gear of the trailer on the boom',
+    zone: 'seat',
+    method: 'look',
+    phases: ['under-way'],
+    seconds: 4,
+    criterion: 'A hand of air under both feet, no more: the higher, the easier it tips.',
+    symptoms: [
+      faultsOf('coupling', ['yard', 'tow']).stops('legs-drag', 'A leg drags', {
+        fixLeaves: 'watch',
+      }),
+    ],
+    fixes: { 'legs-drag': ['Raise the boom a little'] },
+    why: 'A leg that drags folds, and the trailer comes down on its nose.',
+  }),
+  check({
     id: `${P}.leaving`,
     title: 'Neutral and parking brake before you leave the seat',
     partName: 'Neutral and brake on leaving',
