@@ -44,6 +44,7 @@ export const PHASES = [
   'storage',
   'before-use',
   'jump-start',
+  'towed-away',
 ] as const;
 export type Phase = (typeof PHASES)[number];
 

@@ -225,6 +225,11 @@ export interface Check {
   readonly partOf?: readonly string[];
   /** What must not happen before it was made. */
   readonly precedes?: readonly Preceded[];
+  /**
+   * What it leaves behind when it was made, by the id of a symptom that stops: a vehicle that was made ready to be towed does not roll
+   * until a workshop has released it. Such a check is never sound.
+   */
+  readonly leaves?: string;
   /** Of which machine it is, and where it stands in the use of it; without it nothing is said of that. */
   readonly use?: { readonly of: string; readonly step: UseStep };
   /** Air that it wants when it begins, and what it leaves in the tanks; psi. */

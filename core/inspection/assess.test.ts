@@ -183,6 +183,37 @@ describe('faults', () => {
   });
 });
 
+describe('a sequence that takes the vehicle apart', () => {
+  const towed = makeRig([truck], 'towed-away');
+  const [tow] = towed.instances;
+
+  it('is one check, which leaves a symptom of its own that stops', () => {
+    expect(towed.instances).toHaveLength(1);
+    const left = tow.check.symptoms.find(({ id }) => id === tow.check.leaves);
+    expect(left).toMatchObject({ harm: 'stop', takes: expect.arrayContaining(['road']) });
+  });
+
+  it.each([
+    ['nobody has begun it', undefined],
+    ['somebody calls it sound', { outcome: 'sound' as const }],
+    ['it could not be done', { outcome: 'not-looked' as const, reason: 'No bar here' }],
+  ])('does not roll where %s', (_, answer) => {
+    const log = makeLog();
+    log.add('begun', begunOf(towed));
+    if (answer) log.add('answered', { key: tow.key, ...answer });
+    expect(look(log.events, { rig: towed }).verdict.headline).toBe('stays');
+  });
+
+  it('walked to its end says that it does not roll, and is complete', () => {
+    const log = makeLog();
+    log.add('begun', begunOf(towed));
+    log.add('faulted', faultOf(tow, tow.check.leaves ?? ''));
+    const seen = look(log.events, { rig: towed });
+    expect(seen.missing).toEqual([]);
+    expect(seen.verdict.headline).toBe('stays');
+  });
+});
+
 describe('what earlier walks left', () => {
   const hose = instanceOf(rig, 'truck.brake.hose/steer-right');
   const known: KnownDefect = {

@@ -239,6 +239,8 @@ function assessInstance(
   const { check } = instance;
   if (answer.outcome === 'not-looked') return { instance, answer, state: 'not-looked' };
   if (answer.outcome === 'sound') {
+    // What takes the vehicle apart leaves it so.
+    if (check.leaves) return { instance, answer, state: 'unanswered' };
     // A required reading cannot be waved through.
     if (check.reading?.required) return { instance, answer, state: 'unanswered' };
     // Nor can a list that was not counted, or that is short.

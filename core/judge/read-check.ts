@@ -143,8 +143,8 @@ function readPower(
   const [kind] = id.split('.');
   if (!module || !MOVED_BY[kind]) return undefined;
   if (/\bby hand\b|by the hand|fold platform/i.test(title)) return 'the hand';
-  // What brings a dead engine to life is not moved by it.
-  if (/^start it from the battery\b/i.test(title)) return 'the hand';
+  // What brings a dead engine to life, or is done because it stays dead, is not moved by it.
+  if (/^start it from the battery\b|\bready to be towed\b/i.test(title)) return 'the hand';
   if (['grease', 'clean', 'shake', 'count', 'drain', 'feel'].includes(method)) return undefined;
   const moving = hasProcedure || MOVES.test(title);
   if (!moving) return undefined;

@@ -4,7 +4,7 @@ import type { CheckInstance, Rig } from '../rig';
 export type PartOfUse = 'survey' | 'look' | 'trial' | 'work' | 'putting away';
 
 const SURVEY =
-  /\b(?:overhead|look up|for lines|ground where|keep.?out|cones|clear zone|slope of the way|slope where|know the mass|where it will (?:stand|tip|work))\b/i;
+  /\b(?:overhead|look up|for lines|ground where|keep.?out|cones|clear zone|slope of the way|slope where|know the mass|where it will (?:stand|tip|work)|wind at)\b/i;
 const WORK = /\b(?:passenger aboard|lower a load|drive it off|lead it off|travel in low)\b/i;
 /** With the work done: the chair is on board and tied, the door is shut behind it. */
 const AFTER = /\b(?:strap of the chair|before it is shut)\b/i;

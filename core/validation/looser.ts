@@ -92,7 +92,7 @@ function findLooserAsking(check: Check, other: Check): Fault[] {
   const cautions = new Set(other.cautions.map(toText));
   if (check.cautions.some((caution) => !cautions.has(toText(caution))))
     faults.push({ code: 'caution-gone' });
-  for (const field of ['zone', 'method', 'helper', 'guide'] as const)
+  for (const field of ['zone', 'method', 'helper', 'guide', 'leaves'] as const)
     if (check[field] !== other[field])
       faults.push({ code: 'not-as-it-ships', field: `its ${field}` });
   if (check.source && other.source !== check.source)

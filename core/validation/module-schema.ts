@@ -187,6 +187,7 @@ export const checkSchema = object({
       .oneOf([...PRECEDED])
       .required(),
   ),
+  leaves: id().optional(),
   use: object({
     of: id().required(),
     step: string()

@@ -6,6 +6,7 @@ import {
   makeLog,
   makeRig,
   signature,
+  truck,
   walkSound,
 } from '@nazar/core/testing';
 import { v4 as anyId } from 'uuid';
@@ -205,4 +206,33 @@ it('read, found again, mended and read once more: the report tells both readings
   );
   expect(read).toHaveLength(2);
   expect(new Set(read).size).toBe(2);
+});
+
+it('made ready to be towed, it does not leave on the pre-trip of the same morning', async () => {
+  const morning = await walkAt(50, imre, () => undefined);
+  const towed = makeRig([truck], 'towed-away');
+  const log = makeLog();
+  log.add('begun', { ...begunOf(towed), phase: 'towed-away' });
+  const [instance] = towed.instances;
+  const defectId = anyId();
+  log.add('faulted', faultOf(instance, instance.check.leaves ?? '', { defectId }));
+  log.add('signed', { signature, headline: 'stays' });
+  const events = asWalkOf(tove, log.events, start + 51 * HOUR - log.events[0].at);
+  const answers = await server.send(tove, events);
+  expect(answers.filter(({ status }) => status === 'refused')).toEqual([]);
+  expect(await rowOf(defectId)).toMatchObject({ status: 'open', grade: 'major' });
+  expect(
+    await addAt(52, imre, morning, 'signed-out', { purpose: 'job', needs: [], conditions: [] }),
+  ).toMatchObject({ code: 'may-not-leave' });
+});
+
+it('called sound, a vehicle that was made ready to be towed cannot even be signed for', async () => {
+  const towed = makeRig([truck], 'towed-away');
+  const log = makeLog();
+  log.add('begun', { ...begunOf(towed), phase: 'towed-away' });
+  log.add('answered', { key: towed.instances[0].key, outcome: 'sound' });
+  log.add('signed', { signature, headline: 'rolls' });
+  const events = asWalkOf(tove, log.events, start + 53 * HOUR - log.events[0].at);
+  const answers = await server.send(tove, events);
+  expect(answers.at(-1)).toMatchObject({ status: 'refused', code: 'not-complete' });
 });

@@ -52,7 +52,7 @@ const BRAKE_FLUID = leak('brake-fluid-drops', 'Brake fluid at or under a wheel',
 
 /** Everything that a chassis with fluid brakes is asked, but for what is its own. */
 export function ofFluidBraked(prefix: string, without: readonly string[] = []) {
-  const chassis = ofChassis(prefix, [...AIR, ...without]);
+  const chassis = ofChassis(prefix, [...AIR, ...without], 'shaft-or-wheels');
   return {
     ...chassis,
     checks: chassis.checks.map((each): Check => {

@@ -1,6 +1,7 @@
 import { renamed, renamedCombinations, renamedServices } from '../renamed';
 import type { Check, Combination, Procedure, Service } from '../../catalogue';
-import { jumpStart } from '../sequences/recovery';
+import { jumpStart, towAway, type ParkedBy } from '../sequences/recovery';
+import type { Sequence } from '../sequences/write';
 import { brakeTestChecks } from './brake-tests';
 import { cabChecks } from './cab';
 import { truckCombinations } from './combinations';
@@ -30,14 +31,22 @@ interface OfChassis {
 /**
  * The same for another chassis: its own prefix, without what it does not have.
  * @param without endings of ids, as `coupling.pintle`
+ * @param brake what holds it while nothing runs
  */
-export function ofChassis(prefix: string, without: readonly string[] = []): OfChassis {
-  const jump = jumpStart(prefix, 'driver-side');
+export function ofChassis(
+  prefix: string,
+  without: readonly string[] = [],
+  brake: ParkedBy = 'springs',
+): OfChassis {
+  const recovery: readonly Sequence[] = [
+    jumpStart(prefix, 'driver-side'),
+    towAway({ prefix, zone: 'driver-side', brake }),
+  ];
   const checks = [
     ...renamed(chassisChecks, 'truck', prefix).filter(
       ({ id }) => !without.some((ending) => id === `${prefix}.${ending}`),
     ),
-    jump.check,
+    ...recovery.map(({ check }) => check),
   ];
   const has = new Set(checks.map(({ id }) => id));
   return {
@@ -46,6 +55,6 @@ export function ofChassis(prefix: string, without: readonly string[] = []): OfCh
       parts.every(({ check }) => has.has(check)),
     ),
     services: renamedServices(chassisServices, 'truck', prefix),
-    procedures: [jump.procedure],
+    procedures: recovery.map(({ procedure }) => procedure),
   };
 }

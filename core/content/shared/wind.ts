@@ -21,7 +21,7 @@ export function windCheck({ prefix, zone, system, takes }: Windy): Check {
   return check({
     id: `${prefix}.wind`,
     inUse: 'survey',
-    title: 'Read the wind where it will be raised',
+    title: 'Read the wind at the place of work',
     partName: 'Wind at the place of work',
     zone,
     method: 'look',

@@ -11,6 +11,7 @@ export const words = {
     storage: 'Unhook or store',
     'before-use': 'Before use',
     'jump-start': 'Jump start',
+    'towed-away': 'Towed away',
   },
   headline: { rolls: 'Rolls', limits: 'Rolls with limits', stays: 'Does not roll' },
   state: { clear: 'clear', limited: 'limited', blocked: 'blocked' },

@@ -51,6 +51,22 @@ it('does nothing to the vehicle when it could not be looked at', async () => {
   expect(typesOf()).toEqual(['answered']);
 });
 
+it('never calls sound what leaves the vehicle as it may not roll', async () => {
+  const towed = walkOf(() => undefined, rigOf('truck', 'towed-away'));
+  const { walkedThrough, current } = answersOf('truck.recovery.tow-away', towed);
+  await act(() => walkedThrough());
+  expect(entries).toMatchObject([
+    { type: 'faulted', payload: { key: current.key, symptomId: 'made-ready' } },
+  ]);
+  expect(closeSheet).toHaveBeenCalled();
+});
+
+it('calls sound what was walked through to its end', async () => {
+  const { walkedThrough } = answersOf('truck.brake.service');
+  await act(() => walkedThrough());
+  expect(entries.at(-1)).toMatchObject({ type: 'answered', payload: { outcome: 'sound' } });
+});
+
 it('stays where it is when an answer is taken back', async () => {
   const { answer } = answersOf('truck.wheel.nuts/steer-left');
   await act(() => answer({ outcome: 'cleared' }));

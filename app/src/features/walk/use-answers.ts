@@ -67,6 +67,17 @@ export function useAnswers(request: AnswersRequest) {
       },
     ]);
 
+  /** A sequence was walked to its end: it is sound, or it leaves the vehicle as it may not roll. */
+  const walkedThrough = async () => {
+    const { leaves } = current.check;
+    if (!leaves) {
+      await answer({ outcome: 'sound' });
+      return;
+    }
+    await keepFault(current, leaves);
+    closeSheet();
+  };
+
   /** What is open here since an earlier walk; it has its own life, which only the workshop ends. */
   const openHere = known.find((each) => each.key === key);
   const stillThere = async () => {
@@ -142,6 +153,7 @@ export function useAnswers(request: AnswersRequest) {
     log.append([{ ...own, type: 'acknowledged', payload: { defectId } }]);
 
   return {
+    walkedThrough,
     answer,
     stillThere,
     looksRepaired,

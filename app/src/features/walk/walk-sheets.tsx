@@ -96,7 +96,7 @@ export function WalkSheets(props: WalkSheetsProps) {
           habit={habit}
           chart={placed && <RatedLoad placed={placed} habit={habit} />}
           helper={inspection.course.helper?.name}
-          onGood={() => void answers.answer({ outcome: 'sound' })}
+          onGood={() => void answers.walkedThrough()}
           onFailed={(symptomId) => props.onFault(key, symptomId)}
           onClose={close}
         />

@@ -71,6 +71,7 @@ export const common = {
     storage: 'Unhook or store',
     'before-use': 'Before use',
     'jump-start': 'Jump start',
+    'towed-away': 'Towed away',
   },
   headline: { rolls: 'Rolls', limits: 'Rolls with limits', stays: 'Does not roll' },
   grade: { sound: 'Sound', note: 'Note', minor: 'Minor', major: 'Major' },
