@@ -93,3 +93,13 @@ test('a passenger in a wheelchair is lifted aboard: too heavy a chair stops it b
   await playCycle(page);
   await answeredSound(page, stop, /Lift a passenger aboard/);
 });
+
+test('a dead truck that is made ready to be towed says so, and does not roll', async ({ page }) => {
+  await signIn(page, 'Tove Brask');
+  await beginPhase(page, /^218/, 'Towed away');
+  await walkToCheck(page, /ready to be towed/);
+  await playCycle(page);
+  await expect(page.getByText(/^Answered: major.*nothing holds it but chocks/)).toBeVisible();
+  await page.getByTestId('next-stop').click();
+  await expect(page.getByRole('heading', { name: 'Does not roll' })).toBeVisible();
+});

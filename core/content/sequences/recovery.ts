@@ -166,7 +166,7 @@ export function towAway({ prefix, zone, brake }: TowedAway): Sequence {
     symptoms: [
       faultsOf('coupling', ['road', 'yard']).stops(
         'made-ready',
-        'Made ready to be towed: shaft off or brakes let go, nothing holds it but chocks',
+        'Shaft off or brakes let go: nothing holds it but chocks',
       ),
       towing.stops('tow-point', 'Tow point, frame or bumper bracket bent or cracked'),
       towing.stops('tow-shaft', 'Drive shaft or axle shafts cannot be taken out'),
