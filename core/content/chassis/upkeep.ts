@@ -168,31 +168,11 @@ const underWay: Check[] = [
     ],
     why: 'Cold it always looks well.',
   }),
-  check({
-    id: `${P}.stop.coolant-temperature`,
-    title: 'Read the coolant temperature under way',
+  temperatureUnderWay({
+    of: 'coolant',
     partName: 'Coolant temperature',
-    zone: 'seat',
-    method: 'look',
-    phases: ON_THE_WAY,
-    needs: ['key-on'],
-    seconds: 6,
-    criterion: 'Not above what the card allows.',
-    reading: {
-      kind: 'temperature',
-      ask: 'Coolant temperature on the gauge',
-      required: false,
-      byCard: true,
-      plausible: [-30, 140, '°C'],
-      uncertainty: [1, '°C'],
-      bands: [
-        {
-          side: 'above',
-          limit: { from: 'specification', field: 'coolantHigh' },
-          symptom: 'coolant-hot',
-        },
-      ],
-    },
+    field: 'coolantHigh',
+    most: 140,
     symptoms: [
       engine.stops('coolant-hot', 'Above what the card allows, or in the red'),
       engine.repairs('coolant-cold', 'Does not come to its temperature'),
@@ -202,31 +182,11 @@ const underWay: Check[] = [
     ],
     why: 'It boils on the hill where nobody can stop.',
   }),
-  check({
-    id: `${P}.stop.transmission-temperature`,
-    title: 'Read the transmission temperature under way',
+  temperatureUnderWay({
+    of: 'transmission',
     partName: 'Transmission temperature',
-    zone: 'seat',
-    method: 'look',
-    phases: ON_THE_WAY,
-    needs: ['key-on'],
-    seconds: 6,
-    criterion: 'Not above what the card allows.',
-    reading: {
-      kind: 'temperature',
-      ask: 'Transmission temperature on the gauge',
-      required: false,
-      byCard: true,
-      plausible: [-30, 200, '°C'],
-      uncertainty: [1, '°C'],
-      bands: [
-        {
-          side: 'above',
-          limit: { from: 'specification', field: 'transmissionHigh' },
-          symptom: 'transmission-hot',
-        },
-      ],
-    },
+    field: 'transmissionHigh',
+    most: 200,
     symptoms: [
       engine.stops('transmission-hot', 'Above what the card allows, or its lamp lights'),
       engine.repairs('transmission-rises', 'Higher than on other days, still in its band'),
@@ -504,5 +464,45 @@ const byCalendar: Check[] = [
     why: 'Recovery pulls there in the ditch.',
   }),
 ];
+
+interface TemperatureUnderWay {
+  readonly of: string;
+  readonly partName: string;
+  /** Of the card: above it the first symptom shows. */
+  readonly field: string;
+  /** What the gauge can show at all, °C. */
+  readonly most: number;
+  readonly symptoms: Check['symptoms'];
+  readonly cautions?: Check['cautions'];
+  readonly why: string;
+}
+
+/** A temperature that is read at the wheel and held against the card. */
+function temperatureUnderWay(draft: TemperatureUnderWay): Check {
+  const { of, partName, field, most, symptoms, cautions = [], why } = draft;
+  return check({
+    id: `${P}.stop.${of}-temperature`,
+    title: `Read the ${of} temperature under way`,
+    partName,
+    zone: 'seat',
+    method: 'look',
+    phases: ON_THE_WAY,
+    needs: ['key-on'],
+    seconds: 6,
+    criterion: 'Not above what the card allows.',
+    reading: {
+      kind: 'temperature',
+      ask: `${partName} on the gauge`,
+      required: false,
+      byCard: true,
+      plausible: [-30, most, '°C'],
+      uncertainty: [1, '°C'],
+      bands: [{ side: 'above', limit: { from: 'specification', field }, symptom: symptoms[0].id }],
+    },
+    symptoms,
+    cautions,
+    why,
+  });
+}
 
 export const upkeepChecks: Check[] = [...underWay, ...byCalendar];
