@@ -139,11 +139,12 @@ export async function ownClock(page: Page): Promise<{ by: number }> {
   const clock = { by: 0 };
   wound.set(page, clock);
   await page.route('**/api/reference', async (route) => {
-    // Without a network there is no answer to change.
+    // Without a network there is no answer to change; one that comes when the test is over is nobody's, its page has gone.
     const response = await route.fetch().catch(() => undefined);
-    if (!response) return route.abort();
-    const body = await response.json();
-    return route.fulfill({ response, json: { ...body, serverTime: body.serverTime + clock.by } });
+    const body = await response?.json().catch(() => undefined);
+    if (!response || !body) return route.abort().catch(() => undefined);
+    const json = { ...body, serverTime: body.serverTime + clock.by };
+    return route.fulfill({ response, json }).catch(() => undefined);
   });
   await page.clock.install({ time: Date.now() });
   return clock;

@@ -275,6 +275,7 @@ hook-up | jack|stand
 pre-trip | chain
 pre-trip | boom
 pre-trip | breakaway
+pre-trip | count.*chains
 pre-trip | height
 under-way | chain|tied|pull at
 before-use | ground

@@ -158,6 +158,21 @@ const own: Check[] = [
     why: 'A machine rolls where it likes.',
   }),
   check({
+    id: `${P}.gear`,
+    title: 'Count what ties a machine down: chains, binders, flags',
+    partName: 'Chains and binders aboard',
+    zone: 'curb-front',
+    method: 'count',
+    seconds: 20,
+    criterion: 'All there, each with its grade stamped on it, none stretched or bent.',
+    source: '49 CFR 393.104(b)',
+    symptoms: [
+      load.stops('gear-damaged', 'One is stretched, cracked or bent', { fixLeaves: 'watch' }),
+    ],
+    fixes: { 'gear-damaged': ['Put aside, another one taken'] },
+    why: 'Three chains and a good hope hold nothing on a hill.',
+  }),
+  check({
     id: `${P}.alarm`,
     title: 'Listen for the tilt alarm',
     partName: 'Tilt alarm',
@@ -297,6 +312,11 @@ export const tiltTrailer: Module = module({
     rect('drawbar', 0, -0.2, 2, 0.4),
     rect('deck', 2, -1.27, 7.4, 2.54, 0.05),
     ...trailerShapes(of),
+  ],
+  contents: [
+    { id: 'chains', check: `${P}.gear`, title: 'Chains', count: 6 },
+    { id: 'binders', check: `${P}.gear`, title: 'Binders', count: 6 },
+    { id: 'flags', check: `${P}.gear`, title: 'Flags', count: 2 },
   ],
   checks: [
     ...ofTrailer(P, ['lamp.slow-sign', 'ramp.hinge']),
