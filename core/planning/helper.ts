@@ -9,5 +9,7 @@ export function findHelperless(rig: Rig): CheckInstance[] {
 export function mayHelperAnswer({ check }: CheckInstance): boolean {
   // What moves is stepped through by whoever moves it; a helper watches it.
   if (check.moves && check.moves.by !== 'hand') return false;
+  // What leaves the vehicle so that it may not roll is for its driver to say.
+  if (check.leaves) return false;
   return check.helper === 'may-help' || check.helper === 'needed';
 }

@@ -33,6 +33,7 @@ export function restOfStop(request: RestRequest): RestOfStop {
       !contents &&
       !check.does &&
       !check.guide &&
+      !check.leaves &&
       // What moves by a power is stepped through, not waved through.
       (check.moves === undefined || check.moves.by === 'hand') &&
       !watched.has(key),

@@ -54,6 +54,8 @@ const checks: Check[] = [
   }),
   check({
     id: `${P}.slope.wide`,
+    // Where the way is too steep it is not taken off at all.
+    partOf: ['travel', 'legs'],
     inUse: 'survey',
     title: 'Measure the slope of the way, tracks wide',
     partName: 'Slope, tracks wide',
@@ -83,6 +85,8 @@ const checks: Check[] = [
   }),
   check({
     id: `${P}.slope.narrow`,
+    // Where the way is too steep it is not taken off at all.
+    partOf: ['travel', 'legs'],
     inUse: 'survey',
     title: 'Measure the slope where it must go narrow',
     partName: 'Slope, tracks narrow',
